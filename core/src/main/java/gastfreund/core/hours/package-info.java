@@ -1,0 +1,5 @@
+/**
+ * When a house, a place, a person or a resource is open: weekly windows, exceptions by date, and the layers that an
+ * opening must pass ({@code docs/openings.md}, section "Hours").
+ */
+package gastfreund.core.hours;

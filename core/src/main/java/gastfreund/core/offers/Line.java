@@ -1,0 +1,91 @@
+package gastfreund.core.offers;
+
+import gastfreund.core.money.Money;
+import gastfreund.core.time.HouseZone;
+import gastfreund.core.time.Interval;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What one booking of an offer is priced by ({@code docs/money.md}, "A line").
+ *
+ * @param now the instant at which its hold began
+ * @param start of the guest's time, in minutes since the epoch
+ * @param staff those who are named as serving
+ * @param place null where the offer has none
+ * @param addOns quantities by add-on
+ */
+public record Line(
+        Offer offer,
+        Length length,
+        int units,
+        int party,
+        Map<AddOnId, Integer> addOns,
+        long start,
+        List<StaffId> staff,
+        PlaceId place,
+        Instant now,
+        HouseZone zone) {
+
+    public Line {
+        addOns = Map.copyOf(addOns);
+        staff = List.copyOf(staff);
+    }
+
+    /** The ladder of a line's price: each step in the order of {@code docs/money.md}. */
+    public record Price(Money base, Money adjusted, Money addOns) {
+
+        /** Step 5: all of it. */
+        public Money amount() {
+            return adjusted.plus(addOns);
+        }
+    }
+
+    /** Steps 1 to 5. */
+    public Price price() {
+        Money unit = offer.serving().priceOf(staff, length.id()).orElse(length.price());
+        Money adjusted = Money.ZERO;
+        if (offer.priceRules().isEmpty()) {
+            adjusted = unit.times(units);
+        } else {
+            for (int i = 0; i < units; i++) {
+                adjusted = adjusted.plus(ruled(unit, start + i * length.minutes().count()));
+            }
+        }
+        if (offer.basis() == Offer.Basis.PERSON) {
+            adjusted = adjusted.times(party);
+        }
+        return new Price(unit.times(units), adjusted, addOnsPrice());
+    }
+
+    private Money ruled(Money unit, long begins) {
+        var local = zone.localOf(begins);
+        Money running = unit;
+        for (PriceRule rule : offer.priceRules()) {
+            if (rule.holds(this, local)) {
+                running = rule.change().of(running).notBelowZero();
+            }
+        }
+        return running;
+    }
+
+    private Money addOnsPrice() {
+        Money sum = Money.ZERO;
+        for (AddOn addOn : offer.addOns()) {
+            long quantity = addOns.getOrDefault(addOn.id(), 0);
+            sum = sum.plus(addOn.price().times(quantity * (addOn.per() == AddOn.Per.PERSON ? party : 1)));
+        }
+        return sum;
+    }
+
+    boolean isAhead(PriceRule.Range hours) {
+        if (hours.atLeast().isEmpty() && hours.lessThan().isEmpty()) {
+            return true;
+        }
+        Duration ahead = Duration.between(now, Interval.instantOf(start));
+        return (hours.atLeast().isEmpty() || ahead.compareTo(Duration.ofHours(hours.atLeast().getAsInt())) >= 0)
+                && (hours.lessThan().isEmpty() || ahead.compareTo(Duration.ofHours(hours.lessThan().getAsInt())) < 0);
+    }
+}

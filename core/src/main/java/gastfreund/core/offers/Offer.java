@@ -1,0 +1,119 @@
+package gastfreund.core.offers;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.hours.Schedule;
+import gastfreund.core.money.Money;
+import gastfreund.core.money.Percent;
+import gastfreund.core.terms.Terms;
+import gastfreund.core.time.Minutes;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A service sold as a bookable product ({@code docs/openings.md}, {@code docs/house-format.md}).
+ *
+ * @param lengths at least one
+ * @param basis whether prices are for the booking or for each person
+ * @param starts when it may start
+ * @param prep how long staff and resources are taken before the guest's time
+ * @param reset how long they are taken after it
+ * @param places where it happens, in the offer's order; empty where it has none
+ * @param hours its own hours in place of the house's; null where it has none
+ * @param contested whether bookings of others do not stand against a request
+ */
+public record Offer(
+        OfferId id,
+        String title,
+        List<Length> lengths,
+        Basis basis,
+        Starts starts,
+        Minutes prep,
+        Minutes reset,
+        Sharing sharing,
+        Party party,
+        Serving serving,
+        List<Use> uses,
+        List<PlaceId> places,
+        Schedule hours,
+        Bounds bounds,
+        Confirm confirm,
+        boolean contested,
+        List<AddOn> addOns,
+        List<PriceRule> priceRules,
+        Payment payment,
+        Terms terms,
+        Percent taxRate) {
+
+    /** What a price is for. */
+    public enum Basis {
+        BOOKING,
+        PERSON
+    }
+
+    /** What has to happen before a booking is confirmed ({@code docs/house-format.md}). */
+    public enum Confirm {
+        INSTANT,
+        BY_HAND,
+        ON_PAYMENT
+    }
+
+    /** @throws IllegalArgumentException where the parts do not fit each other */
+    public Offer {
+        lengths = List.copyOf(lengths);
+        uses = List.copyOf(uses);
+        places = List.copyOf(places);
+        addOns = List.copyOf(addOns);
+        priceRules = List.copyOf(priceRules);
+        if (lengths.isEmpty()) {
+            throw new IllegalArgumentException("an offer has at least one length");
+        }
+        if (contested && confirm != Confirm.BY_HAND) {
+            throw new IllegalArgumentException("only what is confirmed by hand can be contested");
+        }
+        if (sharing.shared()) {
+            if (lengths.stream().anyMatch(l -> l.maxUnits() != 1)) {
+                throw new IllegalArgumentException("a shared offer has lengths of exactly one unit");
+            }
+            if (addOns.stream().anyMatch(a -> a.minutes().count() != 0)) {
+                throw new IllegalArgumentException("a shared offer has no add-ons that take time");
+            }
+        }
+    }
+
+    public Optional<Length> length(LengthId wanted) {
+        return lengths.stream().filter(l -> l.id().equals(wanted)).findFirst();
+    }
+
+    public Optional<AddOn> addOn(AddOnId wanted) {
+        return addOns.stream().filter(a -> a.id().equals(wanted)).findFirst();
+    }
+
+    /** The place where it happens unless another is asked for; empty where it has none. */
+    public Optional<PlaceId> firstPlace() {
+        return places.stream().findFirst();
+    }
+
+    /** Whether it takes nothing, so that it has one unit of an implied resource at each of its places. */
+    public boolean impliesResource() {
+        return serving.of().isEmpty() && uses.isEmpty();
+    }
+
+    /** The guest's time: {@code length × units} and the add-ons' minutes. */
+    public Minutes guestTime(Length length, int units, Map<AddOnId, Integer> quantities) {
+        Minutes time = length.minutes().times(units);
+        for (AddOn addOn : addOns) {
+            time = time.plus(addOn.minutes().times(quantities.getOrDefault(addOn.id(), 0)));
+        }
+        return time;
+    }
+
+    /** The lowest price of a length, whoever serves, before price rules. */
+    public Money fromPrice(Length length) {
+        return serving.options().stream()
+                .map(staff -> serving.priceOf(staff, length.id()).orElse(length.price()))
+                .min(Money::compareTo)
+                .orElse(length.price())
+                .times(length.minUnits());
+    }
+}

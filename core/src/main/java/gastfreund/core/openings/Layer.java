@@ -1,0 +1,32 @@
+package gastfreund.core.openings;
+
+import gastfreund.core.hours.Schedule;
+
+/**
+ * One set of hours that an opening must pass.
+ *
+ * @param kind whose hours they are
+ * @param id of the place, person or resource; null for the house and the offer
+ */
+public record Layer(Kind kind, String id, Schedule hours) {
+
+    /** Whose hours. */
+    public enum Kind {
+        HOUSE("house"),
+        OFFER("offer"),
+        PLACE("place"),
+        STAFF("staff"),
+        RESOURCE("resource");
+
+        private final String code;
+
+        Kind(String code) {
+            this.code = code;
+        }
+    }
+
+    /** The layer's name in reasons, as {@code hours:staff:mira}. */
+    public String code() {
+        return "hours:" + kind.code + (id == null ? "" : ":" + id);
+    }
+}

@@ -1,0 +1,136 @@
+package gastfreund.core.openings;
+
+import gastfreund.core.offers.House;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.Sharing;
+import gastfreund.core.time.Interval;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * Answers queries: what can be booked, and why the rest cannot ({@code docs/openings.md}). Both answers are the same
+ * computation; the one for openings stops at the first reason against an option and drops what is not open.
+ */
+public final class Openings {
+
+    private final Situation situation;
+    private final List<Rule> rules;
+    private final List<Reasons> reasons;
+
+    private Openings(Situation situation, boolean explain) {
+        this.situation = situation;
+        this.rules = Rules.of(situation);
+        this.reasons = situation.options.stream()
+                .map(o -> explain ? Reasons.all() : Reasons.first())
+                .toList();
+    }
+
+    /**
+     * The openings: every entry has at least one option, and every option is open.
+     *
+     * @throws IllegalArgumentException where the house does not have the offer
+     */
+    public static Answer openings(House house, Booked booked, Query query) {
+        return answer(house, booked, query, false);
+    }
+
+    /**
+     * Every candidate with its options and all the reasons against them.
+     *
+     * @throws IllegalArgumentException where the house does not have the offer
+     */
+    public static Answer explain(House house, Booked booked, Query query) {
+        return answer(house, booked, query, true);
+    }
+
+    private static Answer answer(House house, Booked booked, Query query, boolean explain) {
+        Offer offer = house.offer(query.offer())
+                .orElseThrow(() -> new IllegalArgumentException("the house has no offer " + query.offer()));
+        Demand.Checked checked = Demand.check(offer, query);
+        if (checked.refusal() != null) {
+            return Answer.refused(checked.refusal());
+        }
+        Situation situation = Situation.of(house, booked, checked.demand());
+        return new Answer(null, new Openings(situation, explain).entries(explain));
+    }
+
+    private List<Answer.Entry> entries(boolean explain) {
+        List<long[]> starts = Candidates.of(situation);
+        List<Answer.Entry> entries = new ArrayList<>();
+        int[] next = new int[starts.size()];
+        Attempt[] attempts = new Attempt[starts.size()];
+        for (long start = earliest(starts, next); start != Long.MAX_VALUE; start = earliest(starts, next)) {
+            Arrays.fill(attempts, null);
+            for (int i = 0; i < attempts.length; i++) {
+                if (next[i] < starts.get(i).length && starts.get(i)[next[i]] == start) {
+                    next[i]++;
+                    attempts[i] = situation.attempt(situation.options.get(i), start);
+                }
+            }
+            judge(attempts);
+            List<Answer.Judged> judged = judged(attempts, explain);
+            if (!judged.isEmpty()) {
+                entries.add(new Answer.Entry(Interval.startingAt(start, situation.demand.minutes()), judged));
+            }
+        }
+        return entries;
+    }
+
+    private static long earliest(List<long[]> starts, int[] next) {
+        long earliest = Long.MAX_VALUE;
+        for (int i = 0; i < next.length; i++) {
+            if (next[i] < starts.get(i).length) {
+                earliest = Math.min(earliest, starts.get(i)[next[i]]);
+            }
+        }
+        return earliest;
+    }
+
+    private void judge(Attempt[] attempts) {
+        boolean joinedOpen = false;
+        for (int i = 0; i < attempts.length; i++) {
+            if (attempts[i] != null) {
+                Reasons against = reasons.get(i);
+                against.clear();
+                for (int r = 0; r < rules.size() && !against.enough(); r++) {
+                    rules.get(r).check(attempts[i], against);
+                }
+                joinedOpen |= attempts[i].joined() != null && against.none();
+            }
+        }
+        if (joinedOpen && situation.offer.sharing().fill() == Sharing.Fill.FIRST) {
+            for (int i = 0; i < attempts.length; i++) {
+                if (attempts[i] != null && attempts[i].joined() == null) {
+                    reasons.get(i).add(new Reason.Fill());
+                }
+            }
+        }
+    }
+
+    private List<Answer.Judged> judged(Attempt[] attempts, boolean explain) {
+        List<Answer.Judged> judged = new ArrayList<>();
+        for (int i = 0; i < attempts.length; i++) {
+            if (attempts[i] != null && (explain || reasons.get(i).none())) {
+                Verdict verdict = reasons.get(i).none()
+                        ? open(attempts[i])
+                        : new Verdict.Against(reasons.get(i).list());
+                judged.add(new Answer.Judged(attempts[i].option().staff(), situation.demand.place(), verdict));
+            }
+        }
+        return judged;
+    }
+
+    private Verdict open(Attempt attempt) {
+        return new Verdict.Open(
+                situation.left(attempt), situation.line(attempt).price().amount(), contested(attempt));
+    }
+
+    /** Whether only the offer's being contested keeps bookings from standing against the attempt. */
+    private boolean contested(Attempt attempt) {
+        return situation.offer.contested()
+                && attempt.option().timelines().stream()
+                        .anyMatch(t -> t.taken(
+                                situation.takenFrom(attempt), situation.takenTo(attempt), attempt.joined()));
+    }
+}

@@ -1,0 +1,179 @@
+package gastfreund.core.openings;
+
+import gastfreund.core.hours.Audience;
+import gastfreund.core.offers.Bounds;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.time.Interval;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalInt;
+
+/** The rules of a situation, in the order of the table in {@code docs/openings.md}, "Verdict". */
+final class Rules {
+
+    private final Situation situation;
+    private final List<Rule> rules = new ArrayList<>();
+
+    private Rules(Situation situation) {
+        this.situation = situation;
+    }
+
+    /** All rules that can apply in mode {@code open}, but {@code fill}, which looks at several options at once. */
+    static List<Rule> of(Situation situation) {
+        Rules rules = new Rules(situation);
+        boolean guest = situation.demand.query().audience() == Audience.GUEST;
+        if (guest) {
+            rules.timeAhead();
+            rules.season();
+        }
+        rules.closed();
+        rules.hours();
+        rules.staffBusy();
+        rules.full();
+        if (guest) {
+            rules.dayLimits();
+        }
+        rules.seats();
+        return List.copyOf(rules.rules);
+    }
+
+    private void timeAhead() {
+        Instant now = situation.demand.query().now();
+        Bounds bounds = situation.offer.bounds();
+        Instant earliest = now.plusSeconds(bounds.notice().count() * 60);
+        long firstFromNow = Interval.firstMinuteFrom(now);
+        long firstAllowed = Interval.firstMinuteFrom(earliest);
+        Reason past = new Reason.Past(now);
+        Reason notice = new Reason.Notice(earliest);
+        rules.add((attempt, reasons) -> {
+            if (attempt.start() < firstFromNow) {
+                reasons.add(past);
+            } else if (attempt.start() < firstAllowed) {
+                reasons.add(notice);
+            }
+        });
+        OptionalInt horizon = bounds.horizonDays();
+        if (horizon.isPresent()) {
+            LocalDate last = situation.house.zone().dateOf(now).plusDays(horizon.getAsInt());
+            int lastDay = situation.days.indexOf(last);
+            Reason beyond = new Reason.Horizon(last);
+            rules.add((attempt, reasons) -> {
+                if (attempt.day() > lastDay) {
+                    reasons.add(beyond);
+                }
+            });
+        }
+    }
+
+    private void season() {
+        Bounds bounds = situation.offer.bounds();
+        if (bounds.seasonFrom() != null || bounds.seasonTo() != null) {
+            Reason season = new Reason.Season(bounds.seasonFrom(), bounds.seasonTo());
+            rules.add((attempt, reasons) -> {
+                if (!bounds.inSeason(situation.days.date(attempt.day()))) {
+                    reasons.add(season);
+                }
+            });
+        }
+    }
+
+    private void closed() {
+        Reason[] byDay = new Reason[situation.days.count()];
+        boolean any = false;
+        for (int day = 0; day < byDay.length; day++) {
+            LocalDate date = situation.days.date(day);
+            if (situation.house.hours().closedOn(date)) {
+                byDay[day] = new Reason.Closed(situation.house.hours().exceptionOn(date).orElseThrow());
+                any = true;
+            }
+        }
+        if (any) {
+            rules.add((attempt, reasons) -> {
+                if (byDay[attempt.day()] != null) {
+                    reasons.add(byDay[attempt.day()]);
+                }
+            });
+        }
+    }
+
+    private void hours() {
+        rules.add((attempt, reasons) -> {
+            Option option = attempt.option();
+            for (int i = 0; i < option.layers().size() && !reasons.enough(); i++) {
+                if (!option.open().get(i).encloses(attempt.start(), attempt.end())) {
+                    reasons.add(new Reason.OutsideHours(option.layers().get(i)));
+                }
+            }
+        });
+    }
+
+    private void staffBusy() {
+        boolean contested = situation.offer.contested();
+        rules.add((attempt, reasons) -> {
+            long from = situation.takenFrom(attempt);
+            long to = situation.takenTo(attempt);
+            Option option = attempt.option();
+            for (int i = 0; i < option.staff().size() && !reasons.enough(); i++) {
+                Timeline timeline = option.timelines().get(i);
+                boolean busy = timeline.taken(from, to, attempt.joined());
+                if (busy && (!contested || option.fixed().get(i).taken(from, to, null))) {
+                    reasons.add(new Reason.StaffBusy(
+                            option.staff().get(i), () -> timeline.overlapping(from, to, attempt.joined())));
+                }
+            }
+        });
+    }
+
+    private void full() {
+        int party = situation.demand.query().party();
+        for (Situation.Need need : situation.needs) {
+            rules.add((attempt, reasons) -> {
+                int needed = need.needs().of(party, attempt.joined() != null);
+                if (needed > 0) {
+                    int taken = need.levels().most(situation.takenFrom(attempt), situation.takenTo(attempt));
+                    if (taken + needed > need.units()) {
+                        reasons.add(new Reason.Full(need.needs().resource(), need.units(), taken, needed));
+                    }
+                }
+            });
+        }
+    }
+
+    private void dayLimits() {
+        OptionalInt perDay = situation.offer.bounds().perDay();
+        OptionalInt minutesPerDay = situation.offer.bounds().minutesPerDay();
+        long minutes = situation.demand.minutes().count();
+        rules.add((attempt, reasons) -> {
+            if (attempt.joined() != null) {
+                return;
+            }
+            int day = attempt.day();
+            if (perDay.isPresent() && situation.taken.sessionsOn(day) >= perDay.getAsInt()) {
+                reasons.add(new Reason.DayLimit(perDay.getAsInt()));
+            }
+            if (minutesPerDay.isPresent() && situation.taken.minutesOn(day) + minutes > minutesPerDay.getAsInt()) {
+                reasons.add(new Reason.DayMinutes(minutesPerDay.getAsInt()));
+            }
+            for (StaffId person : attempt.option().staff()) {
+                OptionalInt most = situation.house.staff(person).maxPerDay();
+                if (most.isPresent() && situation.taken.sessionsOn(day, person) >= most.getAsInt()) {
+                    reasons.add(new Reason.StaffDayLimit(person, most.getAsInt()));
+                }
+            }
+        });
+    }
+
+    private void seats() {
+        if (situation.offer.sharing().shared()) {
+            int party = situation.demand.query().party();
+            rules.add((attempt, reasons) -> {
+                int left = situation.seatsLeft(attempt);
+                if (left < party) {
+                    reasons.add(new Reason.Seats(left));
+                }
+            });
+        }
+    }
+}

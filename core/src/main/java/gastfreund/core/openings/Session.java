@@ -1,0 +1,33 @@
+package gastfreund.core.openings;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.time.Interval;
+import gastfreund.core.time.Minutes;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * What takes place at one start: one booking, or several that share it.
+ *
+ * @param guests the guests' time
+ * @param taken the guests' time with the offer's prep and reset
+ * @param place null where the offer has none
+ * @param bookings its live bookings, at least one
+ */
+public record Session(
+        OfferId offer, Interval guests, Interval taken, Set<StaffId> staff, PlaceId place, List<Booking> bookings) {
+
+    /** What bookings of one shared session have in common. */
+    record Key(OfferId offer, long start, Minutes minutes, Set<StaffId> staff, PlaceId place) {}
+
+    /** How many persons come with its live bookings. */
+    public int persons() {
+        int sum = 0;
+        for (Booking booking : bookings) {
+            sum += booking.party();
+        }
+        return sum;
+    }
+}

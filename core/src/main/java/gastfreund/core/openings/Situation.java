@@ -1,0 +1,168 @@
+package gastfreund.core.openings;
+
+import gastfreund.core.hours.Schedule;
+import gastfreund.core.offers.House;
+import gastfreund.core.offers.Line;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.time.Days;
+import gastfreund.core.time.Interval;
+import gastfreund.core.time.IntervalSet;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** All that a demand is judged by, worked out once: its dates, its options with their hours, and what is taken. */
+final class Situation {
+
+    /** Dates before and after the query's into which hours that matter can reach. */
+    private static final int MARGIN = 3;
+
+    final House house;
+    final Offer offer;
+    final Demand demand;
+    final Days days;
+    final int firstDay;
+    final int lastDay;
+    final Taken taken;
+    final List<Need> needs;
+    final List<Option> options;
+    private final Map<Schedule, IntervalSet> openTimes = new HashMap<>();
+
+    /** What the demand needs of one resource, how many units there are and how many are taken when. */
+    record Need(Needs needs, int units, Levels levels) {}
+
+    private Situation(House house, Booked booked, Demand demand) {
+        this.house = house;
+        this.offer = demand.offer();
+        this.demand = demand;
+        int lengthInDays = Math.toIntExact(demand.minutes().count() / 1440);
+        Query query = demand.query();
+        this.days = Days.between(
+                house.zone(), query.from().minusDays(MARGIN), query.to().plusDays(MARGIN + lengthInDays));
+        this.firstDay = MARGIN;
+        this.lastDay = days.indexOf(query.to());
+        Interval reach = Interval.between(days.start(firstDay), days.start(lastDay + 1))
+                .widened(offer.prep(), demand.minutes().plus(offer.reset()));
+        this.taken = Taken.inReach(house, booked, demand, reach, days);
+        this.needs = Needs.of(offer).stream().map(this::needOf).toList();
+        this.options = demand.options().stream().map(this::optionOf).toList();
+    }
+
+    static Situation of(House house, Booked booked, Demand demand) {
+        return new Situation(house, booked, demand);
+    }
+
+    private Need needOf(Needs needs) {
+        int units = needs.resource() == null ? 1 : house.resource(needs.resource()).units();
+        return new Need(needs, units, taken.levelsOf(needs.resource()));
+    }
+
+    private Option optionOf(List<StaffId> staff) {
+        List<Layer> layers = layersOf(staff);
+        return new Option(
+                staff,
+                Set.copyOf(staff),
+                layers,
+                layers.stream().map(l -> openTimeOf(l.hours())).toList(),
+                staff.stream().map(taken::timelineOf).toList(),
+                staff.stream().map(taken::fixedTimelineOf).toList());
+    }
+
+    /** The layers of an option in the order of the definition; those that never close are left out. */
+    private List<Layer> layersOf(List<StaffId> staff) {
+        List<Layer> layers = new ArrayList<>();
+        layers.add(offer.hours() != null
+                ? new Layer(Layer.Kind.OFFER, null, offer.hours())
+                : new Layer(Layer.Kind.HOUSE, null, house.hours()));
+        if (demand.place() != null) {
+            layers.add(new Layer(
+                    Layer.Kind.PLACE, demand.place().value(), house.place(demand.place()).hours()));
+        }
+        for (StaffId person : staff) {
+            layers.add(new Layer(Layer.Kind.STAFF, person.value(), house.staff(person).hours()));
+        }
+        for (Need need : needs) {
+            if (need.needs().resource() != null) {
+                var resource = house.resource(need.needs().resource());
+                layers.add(new Layer(Layer.Kind.RESOURCE, resource.id().value(), resource.hours()));
+            }
+        }
+        layers.removeIf(l -> l.hours().isAlways());
+        return List.copyOf(layers);
+    }
+
+    private IntervalSet openTimeOf(Schedule hours) {
+        return openTimes.computeIfAbsent(
+                hours, h -> h.openTime(days, offer.id(), demand.query().audience()));
+    }
+
+    /** The attempt of an option at a start. */
+    Attempt attempt(Option option, long start) {
+        long end = start + demand.minutes().count();
+        Session joined = offer.sharing().shared()
+                ? taken.joined(offer.id(), start, demand.minutes(), option.staffSet(), demand.place())
+                : null;
+        return new Attempt(option, start, end, days.dayOf(start), joined);
+    }
+
+    /** When staff and resources would be taken first (inclusive). */
+    long takenFrom(Attempt attempt) {
+        return attempt.start() - offer.prep().count();
+    }
+
+    /** When they would be free again (exclusive end). */
+    long takenTo(Attempt attempt) {
+        return attempt.end() + offer.reset().count();
+    }
+
+    /** Seats left in the session that the attempt joins or begins. */
+    int seatsLeft(Attempt attempt) {
+        return offer.sharing().seats()
+                - (attempt.joined() == null ? 0 : attempt.joined().persons());
+    }
+
+    /** What is left of an opening ({@code docs/openings.md}, "Left"). */
+    int left(Attempt attempt) {
+        long from = takenFrom(attempt);
+        long to = takenTo(attempt);
+        boolean joining = attempt.joined() != null;
+        int left = offer.sharing().shared() ? seatsLeft(attempt) : 1;
+        if (offer.sharing().shared()) {
+            for (Need need : needs) {
+                if (need.needs().perPerson() > 0) {
+                    int free = need.units() - need.levels().most(from, to) - need.needs().of(0, joining);
+                    left = Math.min(left, Math.floorDiv(free, need.needs().perPerson()));
+                }
+            }
+        } else if (attempt.option().staff().isEmpty() && !offer.uses().isEmpty()) {
+            int fewest = Integer.MAX_VALUE;
+            for (Need need : needs) {
+                int needed = need.needs().of(demand.query().party(), false);
+                if (needed > 0) {
+                    fewest = Math.min(fewest, (need.units() - need.levels().most(from, to)) / needed);
+                }
+            }
+            left = fewest == Integer.MAX_VALUE ? 1 : fewest;
+        }
+        return left;
+    }
+
+    /** What the attempt would cost. */
+    Line line(Attempt attempt) {
+        Query query = demand.query();
+        return new Line(
+                offer,
+                demand.length(),
+                query.units(),
+                query.party(),
+                query.addOns(),
+                attempt.start(),
+                attempt.option().staff(),
+                demand.place(),
+                query.now(),
+                house.zone());
+    }
+}

@@ -1,0 +1,47 @@
+package gastfreund.core.orders;
+
+import static gastfreund.core.openings.BookingStatus.CANCELLED;
+import static gastfreund.core.openings.BookingStatus.COMPLETED;
+import static gastfreund.core.openings.BookingStatus.CONFIRMED;
+import static gastfreund.core.openings.BookingStatus.DECLINED;
+import static gastfreund.core.openings.BookingStatus.HELD;
+import static gastfreund.core.openings.BookingStatus.LAPSED;
+import static gastfreund.core.openings.BookingStatus.NO_SHOW;
+import static gastfreund.core.openings.BookingStatus.REQUESTED;
+
+import gastfreund.core.offers.Offer;
+import gastfreund.core.openings.BookingStatus;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * The steps a booking may take ({@code docs/money.md}, "Orders, payments, holds"). A hold that lapsed has ended, but for
+ * one case: money that arrives late takes the place again where it is still free.
+ */
+public final class BookingSteps {
+
+    private static final Map<BookingStatus, Set<BookingStatus>> NEXT = Map.of(
+            HELD, Set.of(REQUESTED, CONFIRMED, CANCELLED, LAPSED),
+            REQUESTED, Set.of(CONFIRMED, DECLINED, CANCELLED, LAPSED),
+            CONFIRMED, Set.of(COMPLETED, NO_SHOW, CANCELLED),
+            COMPLETED, Set.of(),
+            NO_SHOW, Set.of(),
+            CANCELLED, Set.of(),
+            DECLINED, Set.of(),
+            LAPSED, Set.of(REQUESTED, CONFIRMED));
+
+    private BookingSteps() {}
+
+    public static boolean allows(BookingStatus from, BookingStatus to) {
+        return NEXT.get(from).contains(to);
+    }
+
+    /** What a hold becomes when its order is placed, before anything is paid; {@code HELD} where it waits for money. */
+    public static BookingStatus whenPlaced(Offer offer, boolean nothingDue) {
+        return switch (offer.confirm()) {
+            case INSTANT -> CONFIRMED;
+            case BY_HAND -> REQUESTED;
+            case ON_PAYMENT -> nothingDue ? CONFIRMED : HELD;
+        };
+    }
+}

@@ -1,0 +1,19 @@
+package gastfreund.housefile;
+
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** A file that cannot be read; it carries all its problems. */
+public final class BadFileException extends RuntimeException {
+
+    private final transient List<Problem> problems;
+
+    public BadFileException(List<Problem> problems) {
+        super(problems.stream().map(Problem::toString).collect(Collectors.joining("\n")));
+        this.problems = List.copyOf(problems);
+    }
+
+    public List<Problem> problems() {
+        return problems;
+    }
+}

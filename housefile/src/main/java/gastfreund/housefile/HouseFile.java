@@ -1,0 +1,243 @@
+package gastfreund.housefile;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.hours.Schedule;
+import gastfreund.core.money.Money;
+import gastfreund.core.offers.House;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.Place;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.Resource;
+import gastfreund.core.offers.ResourceId;
+import gastfreund.core.offers.Staff;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.Booking;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.openings.Busy;
+import gastfreund.core.orders.PromoCode;
+import gastfreund.core.time.HouseZone;
+import gastfreund.core.time.Interval;
+import gastfreund.core.time.Minutes;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Currency;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * A house as a file has it ({@code docs/house-format.md}).
+ *
+ * @param promoCodes by {@link PromoCode#normal}
+ */
+public record HouseFile(House house, Map<String, PromoCode> promoCodes, List<Booking> bookings, List<Busy> busy) {
+
+    private static final String FORMAT = "gastfreund-house/1";
+    private static final int MOST = 1_000_000;
+    private static final JsonMapper JSON =
+            JsonMapper.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
+
+    /**
+     * Parses JSON.
+     *
+     * @throws BadFileException where the text is none
+     */
+    public static JsonNode parse(String text) {
+        try {
+            return JSON.readTree(text);
+        } catch (JacksonException e) {
+            String where = e.getLocation() == null ? "" : " (line " + e.getLocation().getLineNr() + ")";
+            throw new BadFileException(List.of(new Problem("", "is no JSON: " + e.getOriginalMessage() + where)));
+        }
+    }
+
+    /**
+     * Reads a house.
+     *
+     * @throws BadFileException with every problem of the file
+     */
+    public static HouseFile read(JsonNode json) {
+        List<Problem> problems = new ArrayList<>();
+        HouseFile file = new Reading(Node.root(json, problems)).file();
+        if (!problems.isEmpty()) {
+            throw new BadFileException(problems);
+        }
+        return file;
+    }
+
+    /** One reading of one file. */
+    private static final class Reading {
+
+        private final Node root;
+        private final References references;
+        private final ScheduleReader schedules;
+
+        Reading(Node root) {
+            this.root = root.object(
+                    "format", "house", "places", "staff", "resources", "offers", "promoCodes", "bookings", "busy");
+            this.references = new References(root);
+            this.schedules = new ScheduleReader(references);
+        }
+
+        HouseFile file() {
+            root.required("format").word(FORMAT);
+            Node house = root.required("house").object("name", "zone", "currency", "hours", "extra");
+            OfferReader offerReader = new OfferReader(references, schedules);
+            List<Offer> offers = root.elements("offers").stream()
+                    .map(offerReader::offer)
+                    .flatMap(Optional::stream)
+                    .toList();
+            String name = house.required("name").text();
+            HouseZone zone = house.required("zone").parsed("a zone of the tz database", HouseZone.of("UTC"), HouseZone::of);
+            Currency currency =
+                    house.required("currency").parsed("an ISO 4217 code", Currency.getInstance("EUR"), Currency::getInstance);
+            Schedule hours = schedules.hoursOf(house);
+            List<Place> places = root.elements("places").stream().map(this::place).toList();
+            List<Staff> staff = root.elements("staff").stream().map(this::staff).toList();
+            List<Resource> resources =
+                    root.elements("resources").stream().map(this::resource).toList();
+            Map<String, PromoCode> codes = promoCodes();
+            List<Booking> bookings = bookings(offers);
+            List<Busy> busy = root.elements("busy").stream().map(this::busy).flatMap(Optional::stream).toList();
+            try {
+                House whole = House.of(name, zone, currency, hours, places, staff, resources, offers);
+                return new HouseFile(whole, codes, bookings, busy);
+            } catch (IllegalArgumentException told) {
+                // a reference or an id, told with its path by References
+                return null;
+            }
+        }
+
+        private Place place(Node node) {
+            node.object("id", "name", "kind", "hours", "extra");
+            String kind = node.word("kind", new String[] {"onsite", "online", "phone", "guest"}, "onsite");
+            return new Place(
+                    new PlaceId(node.required("id").text()),
+                    node.required("name").text(),
+                    switch (kind) {
+                        case "online" -> Place.Kind.ONLINE;
+                        case "phone" -> Place.Kind.PHONE;
+                        case "guest" -> Place.Kind.GUEST_ADDRESS;
+                        default -> Place.Kind.ONSITE;
+                    },
+                    schedules.hoursOf(node));
+        }
+
+        private Staff staff(Node node) {
+            node.object("id", "name", "hours", "maxPerDay", "extra");
+            return new Staff(
+                    new StaffId(node.required("id").text()),
+                    node.required("name").text(),
+                    schedules.hoursOf(node),
+                    node.integer("maxPerDay", 0, MOST));
+        }
+
+        private Resource resource(Node node) {
+            node.object("id", "name", "units", "hours", "extra");
+            return new Resource(
+                    new ResourceId(node.required("id").text()),
+                    node.required("name").text(),
+                    node.required("units").integer(1, MOST),
+                    schedules.hoursOf(node));
+        }
+
+        private Map<String, PromoCode> promoCodes() {
+            Map<String, PromoCode> codes = new HashMap<>();
+            for (Node node : root.elements("promoCodes")) {
+                node.object("code", "percent", "amount", "offers", "from", "to", "minSubtotal", "maxUses", "used");
+                String code = node.required("code").text();
+                if (node.has("percent") == node.has("amount")) {
+                    node.problem("must have exactly one of percent, amount");
+                    continue;
+                }
+                PromoCode.Worth worth = node.has("percent")
+                        ? new PromoCode.Worth.Share(PaymentReader.percent(node.required("percent"), 0, 100))
+                        : new PromoCode.Worth.Amount(
+                                Money.ofMinor(node.required("amount").number(0, OfferReader.MOST_MONEY)));
+                Set<OfferId> offers = new HashSet<>();
+                node.elements("offers").forEach(o -> offers.add(new OfferId(references.offer(o))));
+                PromoCode promo = new PromoCode(
+                        code,
+                        worth,
+                        offers,
+                        node.member("from").map(Node::instant).orElse(null),
+                        node.member("to").map(Node::instant).orElse(null),
+                        Money.ofMinor(node.member("minSubtotal")
+                                .map(n -> n.number(0, OfferReader.MOST_MONEY))
+                                .orElse(0L)),
+                        node.integer("maxUses", 0, MOST),
+                        node.integer("used", 0, MOST, 0));
+                if (codes.put(PromoCode.normal(code), promo) != null) {
+                    node.problem("is equal to another code");
+                }
+            }
+            return codes;
+        }
+
+        private List<Booking> bookings(List<Offer> offers) {
+            List<Booking> bookings = new ArrayList<>();
+            Set<String> ids = new HashSet<>();
+            for (Node node : root.elements("bookings")) {
+                node.object(
+                        "id", "offer", "start", "minutes", "staff", "place", "party", "status", "expires", "addOns");
+                String id = node.required("id").text();
+                if (!ids.add(id)) {
+                    node.problem("has the id of another booking");
+                }
+                OfferId offer = new OfferId(references.offer(node.required("offer")));
+                BookingStatus status = BookingStatus.ofCode(node.required("status").word(statuses()));
+                addOns(node, offers, offer);
+                node.made(() -> new Booking(
+                                new BookingId(id),
+                                offer,
+                                Interval.minuteOf(node.required("start").instant()),
+                                Minutes.of(node.required("minutes").integer(1, MOST)),
+                                node.elements("staff").stream()
+                                        .map(s -> new StaffId(references.staff(s)))
+                                        .toList(),
+                                node.member("place").map(p -> new PlaceId(references.place(p))).orElse(null),
+                                node.integer("party", 1, MOST, 1),
+                                status,
+                                node.member("expires").map(Node::instant).orElse(null)))
+                        .ifPresent(bookings::add);
+            }
+            return bookings;
+        }
+
+        private static String[] statuses() {
+            return Arrays.stream(BookingStatus.values()).map(BookingStatus::code).toArray(String[]::new);
+        }
+
+        private static void addOns(Node booking, List<Offer> offers, OfferId id) {
+            booking.member("addOns").ifPresent(addOns -> {
+                for (Map.Entry<String, Node> addOn : addOns.members()) {
+                    addOn.getValue().integer(0, MOST);
+                    boolean known = offers.stream()
+                            .filter(o -> o.id().equals(id))
+                            .flatMap(o -> o.addOns().stream())
+                            .anyMatch(a -> a.id().value().equals(addOn.getKey()));
+                    if (!known) {
+                        addOn.getValue().problem("is no add-on of the offer");
+                    }
+                }
+            });
+        }
+
+        private Optional<Busy> busy(Node node) {
+            node.object("staff", "from", "to");
+            StaffId staff = new StaffId(references.staff(node.required("staff")));
+            return node.made(() -> new Busy(
+                    staff,
+                    Interval.between(
+                            node.required("from").instant(), node.required("to").instant())));
+        }
+    }
+}

@@ -1,0 +1,227 @@
+package gastfreund.housefile;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.hours.Schedule;
+import gastfreund.core.money.Money;
+import gastfreund.core.money.Percent;
+import gastfreund.core.offers.AddOn;
+import gastfreund.core.offers.AddOnId;
+import gastfreund.core.offers.Bounds;
+import gastfreund.core.offers.Length;
+import gastfreund.core.offers.LengthId;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.Party;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.ResourceId;
+import gastfreund.core.offers.Serving;
+import gastfreund.core.offers.Sharing;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.offers.Starts;
+import gastfreund.core.offers.Use;
+import gastfreund.core.time.Minutes;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/** Reads OFFER. */
+final class OfferReader {
+
+    private static final int MOST_MINUTES = 10_080;
+    private static final int MOST = 1_000_000;
+    static final long MOST_MONEY = 1_000_000_000_000L;
+
+    private final References references;
+    private final ScheduleReader schedules;
+
+    OfferReader(References references, ScheduleReader schedules) {
+        this.references = references;
+        this.schedules = schedules;
+    }
+
+    Optional<Offer> offer(Node node) {
+        node.object(
+                "id", "title", "mode", "lengths", "basis", "starts", "prep", "reset", "sharing", "seats", "fill",
+                "party", "staff", "uses", "places", "hours", "notice", "horizonDays", "season", "limits", "confirm",
+                "contested", "addOns", "priceRules", "payment", "terms", "taxPercent", "extra");
+        node.member("mode").ifPresent(m -> m.word("open"));
+        PaymentReader payments = new PaymentReader(references);
+        List<Length> lengths = lengths(node.required("lengths"));
+        Sharing sharing = sharing(node);
+        Offer.Confirm confirm = confirm(node);
+        Schedule hours = node.member("hours").map(schedules::schedule).orElse(null);
+        return node.made(() -> new Offer(
+                new OfferId(node.required("id").text()),
+                node.required("title").text(),
+                lengths,
+                node.word("basis", new String[] {"booking", "person"}, "booking").equals("person")
+                        ? Offer.Basis.PERSON
+                        : Offer.Basis.BOOKING,
+                node.member("starts").map(this::starts).orElse(Starts.usual()),
+                Minutes.of(node.integer("prep", 0, MOST_MINUTES, 0)),
+                Minutes.of(node.integer("reset", 0, MOST_MINUTES, 0)),
+                sharing,
+                party(node, sharing),
+                serving(node, lengths),
+                node.elements("uses").stream().map(this::use).toList(),
+                node.elements("places").stream()
+                        .map(p -> new PlaceId(references.place(p)))
+                        .toList(),
+                hours,
+                bounds(node),
+                confirm,
+                node.member("contested").map(Node::truth).orElse(false),
+                addOns(node),
+                node.elements("priceRules").stream().map(payments::priceRule).toList(),
+                payments.payment(node),
+                payments.terms(node),
+                node.member("taxPercent").map(PaymentReader::rate).orElse(Percent.ZERO)));
+    }
+
+    private static List<Length> lengths(Node node) {
+        List<Length> lengths = new ArrayList<>();
+        for (Node length : node.elements()) {
+            length.object("id", "minutes", "price", "units");
+            int least = 1;
+            int most = 1;
+            Optional<Node> units = length.member("units");
+            if (units.isPresent()) {
+                Node u = units.get().object("min", "max");
+                least = u.integer("min", 1, MOST, 1);
+                most = u.required("max").integer(1, MOST);
+            }
+            int min = least;
+            int max = most;
+            length.made(() -> new Length(
+                            new LengthId(length.required("id").text()),
+                            Minutes.of(length.required("minutes").integer(1, MOST_MINUTES)),
+                            Money.ofMinor(length.required("price").number(0, MOST_MONEY)),
+                            min,
+                            max))
+                    .ifPresent(lengths::add);
+        }
+        if (lengths.stream().map(Length::id).distinct().count() != lengths.size()) {
+            node.problem("has two with the same id");
+        }
+        return lengths;
+    }
+
+    private Starts starts(Node node) {
+        if (node.has("at")) {
+            node.object("at");
+            return new Starts.At(node.elements("at").stream()
+                    .map(t -> t.timeOfDay(false))
+                    .toList());
+        }
+        node.object("every", "anchor", "offset");
+        int every = node.integer("every", 1, MOST, 30);
+        if (node.word("anchor", new String[] {"clock", "window"}, "clock").equals("window")) {
+            return new Starts.FromWindow(every);
+        }
+        return new Starts.Clock(every, node.integer("offset", -MOST, MOST, 0));
+    }
+
+    private static Sharing sharing(Node node) {
+        boolean shared = node.word("sharing", new String[] {"private", "shared"}, "private").equals("shared");
+        String fill = node.word("fill", new String[] {"first", "spread"}, "first");
+        if (!shared) {
+            node.member("seats").ifPresent(s -> s.integer(1, MOST));
+            return Sharing.none();
+        }
+        return Sharing.of(
+                node.required("seats").integer(1, MOST),
+                fill.equals("first") ? Sharing.Fill.FIRST : Sharing.Fill.SPREAD);
+    }
+
+    private static Party party(Node node, Sharing sharing) {
+        int most = sharing.shared() ? Math.max(1, sharing.seats()) : 1;
+        Optional<Node> party = node.member("party").map(p -> p.object("min", "max"));
+        int min = party.map(p -> p.integer("min", 1, MOST, 1)).orElse(1);
+        int max = party.map(p -> p.integer("max", 1, MOST, Math.max(min, most))).orElse(most);
+        return party.flatMap(p -> p.made(() -> new Party(min, max))).orElse(new Party(1, most));
+    }
+
+    private Serving serving(Node node, List<Length> lengths) {
+        Optional<Node> member = node.member("staff");
+        if (member.isEmpty()) {
+            return Serving.nobody();
+        }
+        Node staff = member.get().object("pick", "of", "prices");
+        boolean all = staff.required("pick").word("any", "all").equals("all");
+        List<StaffId> of = staff.required("of").elements().stream()
+                .map(s -> new StaffId(references.staff(s)))
+                .toList();
+        if (of.isEmpty()) {
+            staff.required("of").problem("must name somebody");
+            return Serving.nobody();
+        }
+        Map<StaffId, Map<LengthId, Money>> prices = new HashMap<>();
+        staff.member("prices").ifPresent(p -> {
+            for (Map.Entry<String, Node> person : p.members()) {
+                if (of.stream().noneMatch(s -> s.value().equals(person.getKey()))) {
+                    person.getValue().problem("is not among those who serve");
+                }
+                Map<LengthId, Money> byLength = new HashMap<>();
+                for (Map.Entry<String, Node> price : person.getValue().members()) {
+                    if (lengths.stream().noneMatch(l -> l.id().value().equals(price.getKey()))) {
+                        price.getValue().problem("is no length of the offer");
+                    }
+                    byLength.put(
+                            new LengthId(price.getKey()),
+                            Money.ofMinor(price.getValue().number(0, MOST_MONEY)));
+                }
+                prices.put(new StaffId(person.getKey()), byLength);
+            }
+        });
+        return new Serving(all ? Serving.Pick.ALL : Serving.Pick.ANY, of, prices);
+    }
+
+    private Use use(Node node) {
+        node.object("resource", "units", "per");
+        Use.Per per = Use.Per.valueOf(
+                node.word("per", new String[] {"session", "booking", "person"}, "session").toUpperCase(Locale.ROOT));
+        return new Use(
+                new ResourceId(references.resource(node.required("resource"))), node.integer("units", 1, MOST, 1), per);
+    }
+
+    private static Bounds bounds(Node node) {
+        Optional<Node> season = node.member("season").map(s -> s.object("from", "to"));
+        Optional<Node> limits = node.member("limits").map(l -> l.object("perDay", "minutesPerDay"));
+        return new Bounds(
+                Minutes.of(node.integer("notice", 0, MOST, 0)),
+                node.integer("horizonDays", 0, MOST),
+                season.flatMap(s -> s.member("from")).map(Node::date).orElse(null),
+                season.flatMap(s -> s.member("to")).map(Node::date).orElse(null),
+                limits.map(l -> l.integer("perDay", 0, MOST)).orElse(OptionalInt.empty()),
+                limits.map(l -> l.integer("minutesPerDay", 0, MOST)).orElse(OptionalInt.empty()));
+    }
+
+    private static Offer.Confirm confirm(Node node) {
+        return switch (node.word("confirm", new String[] {"instant", "byHand", "onPayment"}, "instant")) {
+            case "byHand" -> Offer.Confirm.BY_HAND;
+            case "onPayment" -> Offer.Confirm.ON_PAYMENT;
+            default -> Offer.Confirm.INSTANT;
+        };
+    }
+
+    private static List<AddOn> addOns(Node node) {
+        List<AddOn> addOns = new ArrayList<>();
+        for (Node addOn : node.elements("addOns")) {
+            addOn.object("id", "title", "price", "per", "max", "minutes");
+            AddOn.Per per = AddOn.Per.valueOf(
+                    addOn.word("per", new String[] {"unit", "booking", "person"}, "unit").toUpperCase(Locale.ROOT));
+            addOn.made(() -> new AddOn(
+                            new AddOnId(addOn.required("id").text()),
+                            addOn.required("title").text(),
+                            Money.ofMinor(addOn.required("price").number(0, MOST_MONEY)),
+                            per,
+                            addOn.integer("max", 1, MOST, 1),
+                            Minutes.of(addOn.integer("minutes", 0, MOST_MINUTES, 0))))
+                    .ifPresent(addOns::add);
+        }
+        return addOns;
+    }
+}
