@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /**
  * One set of hours: weekly windows and exceptions by date ({@code docs/openings.md}, "Hours"). The last exception in
@@ -95,10 +96,19 @@ public final class Schedule {
      * date is not in it; ask for one date more.
      */
     public IntervalSet openTime(Days days, OfferId offer, Audience audience) {
+        return openTime(days, window -> window.countsFor(offer, audience));
+    }
+
+    /** As {@link #openTime(Days, OfferId, Audience)}, with every window whomever it is for: when somebody is there. */
+    public IntervalSet openTime(Days days) {
+        return openTime(days, window -> true);
+    }
+
+    private IntervalSet openTime(Days days, Predicate<Window> counts) {
         IntervalSet.Builder open = new IntervalSet.Builder();
         for (int day = 0; day < days.count(); day++) {
             for (Window window : windowsOn(days.date(day))) {
-                if (window.countsFor(offer, audience)) {
+                if (counts.test(window)) {
                     open.add(days.at(day, window.from()), endOf(days, day, window));
                 }
             }

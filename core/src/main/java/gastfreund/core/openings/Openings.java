@@ -4,6 +4,7 @@ import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Sharing;
 import gastfreund.core.time.Interval;
+import gastfreund.core.time.Minutes;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -44,10 +45,33 @@ public final class Openings {
         return answer(house, booked, query, true);
     }
 
-    private static Answer answer(House house, Booked booked, Query query, boolean explain) {
-        Offer offer = house.offer(query.offer())
+    /**
+     * The stretch in which the time of a booking's guests, or of a busy entry, can matter to a query; empty where the
+     * query is refused, since then nothing does.
+     *
+     * @throws IllegalArgumentException where the house does not have the offer
+     */
+    public static Interval reach(House house, Query query) {
+        Demand.Checked checked = Demand.check(offerOf(house, query), query);
+        if (checked.refusal() != null) {
+            return Interval.between(0, 0);
+        }
+        Demand demand = checked.demand();
+        Minutes mostPrep = house.offers().stream().map(Offer::prep).max(Minutes::compareTo).orElseThrow();
+        Minutes mostReset = house.offers().stream().map(Offer::reset).max(Minutes::compareTo).orElseThrow();
+        return Interval.between(
+                        house.zone().startOf(query.from()), house.zone().startOf(query.to().plusDays(1)))
+                .widened(demand.offer().prep(), demand.minutes().plus(demand.offer().reset()))
+                .widened(mostReset, mostPrep);
+    }
+
+    private static Offer offerOf(House house, Query query) {
+        return house.offer(query.offer())
                 .orElseThrow(() -> new IllegalArgumentException("the house has no offer " + query.offer()));
-        Demand.Checked checked = Demand.check(offer, query);
+    }
+
+    private static Answer answer(House house, Booked booked, Query query, boolean explain) {
+        Demand.Checked checked = Demand.check(offerOf(house, query), query);
         if (checked.refusal() != null) {
             return Answer.refused(checked.refusal());
         }

@@ -1,0 +1,106 @@
+package gastfreund.app;
+
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.hosts.HostService;
+import gastfreund.app.house.Settings;
+import gastfreund.app.orders.Contact;
+import gastfreund.app.orders.OrderIntake;
+import gastfreund.core.openings.Booking;
+import gastfreund.core.time.HouseZone;
+import gastfreund.housefile.HouseFile;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Fills an empty data folder with the demo house. Its bookings are written around one Monday and moved by whole weeks,
+ * so that they lie around today on the weekdays they were written for.
+ */
+@Component
+class DemoHouse implements ApplicationRunner {
+
+    /** The demo's sign-in, printed by the launcher and in the README. */
+    private static final String EMAIL = "okka@quillmere.example";
+
+    private static final String PASSWORD = "clay and water";
+
+    private final Settings settings;
+    private final CatalogueService catalogues;
+    private final HostService hosts;
+    private final OrderIntake intake;
+    private final Clock clock;
+
+    DemoHouse(Settings settings, CatalogueService catalogues, HostService hosts, OrderIntake intake, Clock clock) {
+        this.settings = settings;
+        this.catalogues = catalogues;
+        this.hosts = hosts;
+        this.intake = intake;
+        this.clock = clock;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) throws IOException {
+        if (settings.demoFolder().isPresent() && catalogues.find().isEmpty()) {
+            fill(settings.demoFolder().get());
+        }
+    }
+
+    private void fill(Path folder) throws IOException {
+        Path pictures = Files.createDirectories(settings.folder().resolve("pictures"));
+        try (Stream<Path> files = Files.list(folder.resolve("pictures"))) {
+            for (Path file : files.toList()) {
+                Files.copy(file, pictures.resolve(file.getFileName()));
+            }
+        }
+        JsonNode json = HouseFile.parse(Files.readString(folder.resolve("quillmere.house.json")));
+        HouseFile file = HouseFile.read(json);
+        catalogues.open(json);
+        hosts.add(EMAIL, "Okka Brandt", PASSWORD, "owner");
+        JsonNode extra = json.path("house").path("extra");
+        long weeks = weeksSince(LocalDate.parse(extra.get("monday").stringValue()), file.house().zone());
+        List<Booking> bookings = file.bookings().stream()
+                .sorted(Comparator.comparingLong(Booking::start))
+                .toList();
+        for (Booking booking : bookings) {
+            JsonNode guest = extra.path("guests").path(booking.id().value());
+            intake.take(moved(booking, weeks, file.house().zone()), contact(guest), clock.instant().minus(5, ChronoUnit.DAYS));
+        }
+    }
+
+    private long weeksSince(LocalDate monday, HouseZone zone) {
+        Instant now = clock.instant();
+        LocalDate thisMonday = zone.dateOf(now).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        return ChronoUnit.WEEKS.between(monday, thisMonday);
+    }
+
+    private static Booking moved(Booking booking, long weeks, HouseZone zone) {
+        return new Booking(
+                booking.id(),
+                booking.offer(),
+                zone.minuteOf(zone.localOf(booking.start()).plusWeeks(weeks)),
+                booking.minutes(),
+                booking.staff(),
+                booking.place(),
+                booking.party(),
+                booking.status(),
+                booking.expires());
+    }
+
+    private static Contact contact(JsonNode guest) {
+        return new Contact(
+                guest.get("name").stringValue(), guest.get("email").stringValue(), guest.get("phone").stringValue());
+    }
+}

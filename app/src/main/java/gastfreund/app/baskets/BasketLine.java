@@ -1,0 +1,34 @@
+package gastfreund.app.baskets;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.LengthId;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.time.Interval;
+import java.time.Instant;
+import java.util.List;
+
+/**
+ * A line of a basket: a booking that is held.
+ *
+ * @param place null where the offer has none
+ * @param heldSince the instant with which the line is priced
+ * @param expires when the place goes back (exclusive)
+ */
+public record BasketLine(
+        BookingId id,
+        OfferId offer,
+        Interval time,
+        PlaceId place,
+        LengthId length,
+        int units,
+        int party,
+        List<StaffId> staff,
+        Instant heldSince,
+        Instant expires) {
+
+    public boolean isHeld(Instant now) {
+        return expires.isAfter(now);
+    }
+}

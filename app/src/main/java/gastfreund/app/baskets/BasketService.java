@@ -1,0 +1,155 @@
+package gastfreund.app.baskets;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.house.Tokens;
+import gastfreund.app.openings.Choice;
+import gastfreund.app.openings.OpeningsService;
+import gastfreund.app.openings.Slot;
+import gastfreund.core.offers.Line;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.Query;
+import gastfreund.core.orders.Quote;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Holds places for guests. */
+@Service
+public class BasketService {
+
+    /** The most lines in one basket, so that nobody empties a house's calendar with one. */
+    private static final int MOST_LINES = 12;
+
+    private final BasketStore store;
+    private final CatalogueService catalogues;
+    private final OpeningsService openings;
+    private final Tokens tokens;
+    private final Clock clock;
+
+    BasketService(
+            BasketStore store, CatalogueService catalogues, OpeningsService openings, Tokens tokens, Clock clock) {
+        this.store = store;
+        this.catalogues = catalogues;
+        this.openings = openings;
+        this.tokens = tokens;
+        this.clock = clock;
+    }
+
+    public boolean exists(String token) {
+        return store.exists(token);
+    }
+
+    /** The lines that are not yet ordered. */
+    public List<BasketLine> lines(String token) {
+        return store.lines(token);
+    }
+
+    /**
+     * Holds a place if it is free. The write lock is taken before anything is read, so that of two guests who want the
+     * last place one gets it and the other is told.
+     *
+     * @param basket null where the guest has none yet
+     */
+    @Transactional
+    public Kept keep(String basket, KeepRequest request) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        boolean known = basket != null && store.exists(basket);
+        if (known && store.lines(basket).size() >= MOST_LINES) {
+            return new Kept.TooMany(basket);
+        }
+        Optional<Answer.Entry> entry = entryAt(request, now);
+        if (entry.isEmpty()) {
+            return new Kept.Gone();
+        }
+        Answer.Judged option = Slot.cheapest(entry.get());
+        if (request.price() != null && option.opening().price().minor() > request.price()) {
+            return new Kept.Dearer();
+        }
+        String token = known ? basket : tokens.next();
+        if (!known) {
+            store.insert(token, now);
+        }
+        Choice choice = request.choice();
+        Duration held = Duration.ofMinutes(catalogues.catalogue().holdMinutes());
+        store.insertHold(
+                token,
+                new BasketLine(
+                        new BookingId(tokens.next()),
+                        choice.offer().id(),
+                        entry.get().time(),
+                        option.place(),
+                        choice.length().id(),
+                        choice.length().minUnits(),
+                        choice.party(),
+                        option.staff(),
+                        now,
+                        now.plus(held)));
+        return new Kept.Held(token);
+    }
+
+    private Optional<Answer.Entry> entryAt(KeepRequest request, Instant now) {
+        LocalDate date = catalogues.catalogue().zone().dateOf(request.start());
+        return openings.openings(request.choice().query(date, date, now)).entries().stream()
+                .filter(e -> e.time().start() == request.start())
+                .findFirst();
+    }
+
+    /** Gives a held place back; false where the basket has no such line. */
+    @Transactional
+    public boolean release(String basket, BookingId line) {
+        return store.release(basket, line);
+    }
+
+    /** What the lines cost together. */
+    public Quote quote(List<BasketLine> lines) {
+        Catalogue catalogue = catalogues.catalogue();
+        List<Quote.Asked> asked = lines.stream()
+                .map(line -> new Quote.Asked(priced(line, catalogue), Quote.Pay.NOW))
+                .toList();
+        return Quote.of(asked, clock.instant(), catalogue.zone());
+    }
+
+    /** A line as it is priced. */
+    public static Line priced(BasketLine line, Catalogue catalogue) {
+        Offer offer = catalogue.offer(line.offer());
+        return new Line(
+                offer,
+                offer.length(line.length()).orElseThrow(),
+                line.units(),
+                line.party(),
+                Map.of(),
+                line.time().start(),
+                line.staff(),
+                line.place(),
+                line.heldSince(),
+                catalogue.zone());
+    }
+
+    /** The question that the line's guest asked, for the line's own date. */
+    public static Query query(BasketLine line, Catalogue catalogue, Instant now) {
+        LocalDate date = catalogue.zone().dateOf(line.time().start());
+        return Query.of(line.offer(), date, date, now)
+                .withLength(line.length(), line.units())
+                .withParty(line.party())
+                .withPlace(line.place());
+    }
+
+    /** The openings nearest to a line whose hold is over. */
+    public List<Slot> nearest(BasketLine line) {
+        Catalogue catalogue = catalogues.catalogue();
+        Query query = query(line, catalogue, clock.instant());
+        return openings.nearest(query, line.time().start(), 3).stream()
+                .map(e -> Slot.of(e, catalogue.house()))
+                .toList();
+    }
+}

@@ -1,0 +1,106 @@
+package gastfreund.app.baskets;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.LengthId;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.time.Interval;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Keeps baskets and their holds. */
+@Repository
+class BasketStore {
+
+    private final JdbcClient jdbc;
+
+    BasketStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    boolean exists(String token) {
+        return jdbc.sql("SELECT count(*) FROM baskets WHERE token = ?").param(token).query(Integer.class).single() > 0;
+    }
+
+    void insert(String token, Instant now) {
+        jdbc.sql("INSERT INTO baskets (token, created_at) VALUES (?, ?)")
+                .params(token, now.getEpochSecond())
+                .update();
+    }
+
+    void insertHold(String basket, BasketLine line) {
+        jdbc.sql(
+                        """
+                        INSERT INTO bookings (id, offer, start_at, end_at, place, length, units, party, status,
+                                              held_at, expires_at, basket)
+                        VALUES (:id, :offer, :start, :end, :place, :length, :units, :party, 'held',
+                                :heldAt, :expires, :basket)
+                        """)
+                .param("id", line.id().value())
+                .param("offer", line.offer().value())
+                .param("start", line.time().start() * 60)
+                .param("end", line.time().end() * 60)
+                .param("place", line.place() == null ? null : line.place().value())
+                .param("length", line.length().value())
+                .param("units", line.units())
+                .param("party", line.party())
+                .param("heldAt", line.heldSince().getEpochSecond())
+                .param("expires", line.expires().getEpochSecond())
+                .param("basket", basket)
+                .update();
+        for (StaffId person : line.staff()) {
+            jdbc.sql("INSERT INTO booking_staff (booking, staff) VALUES (?, ?)")
+                    .params(line.id().value(), person.value())
+                    .update();
+        }
+    }
+
+    /** The lines of a basket that are not yet ordered, in the order in which they were added. */
+    List<BasketLine> lines(String basket) {
+        return jdbc.sql(
+                        """
+                        SELECT b.*,
+                               (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
+                        FROM bookings b
+                        WHERE b.basket = ? AND b.order_id IS NULL AND b.status = 'held'
+                        ORDER BY b.rowid
+                        """)
+                .param(basket)
+                .query(BasketStore::line)
+                .list();
+    }
+
+    private static BasketLine line(ResultSet row, int number) throws SQLException {
+        String staff = row.getString("staff");
+        String place = row.getString("place");
+        return new BasketLine(
+                new BookingId(row.getString("id")),
+                new OfferId(row.getString("offer")),
+                Interval.between(row.getLong("start_at") / 60, row.getLong("end_at") / 60),
+                place == null ? null : new PlaceId(place),
+                new LengthId(row.getString("length")),
+                row.getInt("units"),
+                row.getInt("party"),
+                staff == null ? List.of() : Arrays.stream(staff.split(" ")).map(StaffId::new).toList(),
+                Instant.ofEpochSecond(row.getLong("held_at")),
+                Instant.ofEpochSecond(row.getLong("expires_at")));
+    }
+
+    /** Ends a hold that is not yet ordered; false where the basket has no such line. */
+    boolean release(String basket, BookingId line) {
+        return jdbc.sql(
+                                """
+                                UPDATE bookings SET status = 'cancelled'
+                                WHERE id = ? AND basket = ? AND order_id IS NULL AND status = 'held'
+                                """)
+                        .params(line.value(), basket)
+                        .update()
+                > 0;
+    }
+}

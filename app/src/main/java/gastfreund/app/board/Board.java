@@ -1,0 +1,68 @@
+package gastfreund.app.board;
+
+import gastfreund.core.time.Interval;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * The board of one day, drawn: all numbers are units of its picture.
+ *
+ * @param now where the moment stands; null on another day
+ * @param bookings how many bookings stand on the day
+ * @param holds how many places are kept for baskets
+ */
+public record Board(
+        LocalDate day,
+        int height,
+        List<Hour> hours,
+        List<StaffLane> staff,
+        List<ResourceLane> resources,
+        Integer now,
+        int bookings,
+        int holds) {
+
+    /** The picture's width, and where its hours begin. */
+    public static final int WIDTH = 960;
+
+    public static final int LEFT = 132;
+
+    /** A line of the hour grid. */
+    public record Hour(int x, int hour) {}
+
+    /** A stretch of open ground. */
+    public record Ground(int x, int width) {}
+
+    /**
+     * A session's block with its shoulders.
+     *
+     * @param sessionParty persons in the whole session
+     * @param prepX where it is first taken
+     * @param resetEnd where it is free again
+     */
+    public record Block(
+            BoardBooking booking,
+            String title,
+            String offer,
+            int sessionParty,
+            int seats,
+            int x,
+            int width,
+            int prepX,
+            int resetEnd,
+            boolean selected) {
+
+        public int end() {
+            return x + width;
+        }
+    }
+
+    /** @param hours the person's hours on the day; empty: off */
+    public record StaffLane(String name, List<Interval> hours, int y, List<Ground> ground, List<Block> blocks) {}
+
+    /** One unit taken by a booking for a while. */
+    public record Cell(BoardBooking booking, String title, int x, int width, int y, boolean selected) {}
+
+    /** @param peak the most units taken at once */
+    public record ResourceLane(
+            String name, int units, int y, int height, int rowHeight, List<Ground> ground, List<Cell> cells, int peak) {}
+}

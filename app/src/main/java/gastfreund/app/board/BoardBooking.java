@@ -1,0 +1,41 @@
+package gastfreund.app.board;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.money.Money;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.time.Interval;
+import java.time.Instant;
+import java.util.List;
+
+/**
+ * A booking as the board shows it.
+ *
+ * @param expires when a hold ends; null where it is none
+ * @param guest null for a hold in a basket
+ * @param order the order's number; 0 for a hold in a basket
+ * @param total what it costs
+ * @param paid what was paid for its order
+ */
+public record BoardBooking(
+        String id,
+        OfferId offer,
+        Interval time,
+        int party,
+        BookingStatus status,
+        Instant expires,
+        List<StaffId> staff,
+        String guest,
+        long order,
+        Money total,
+        Money paid) {
+
+    /** The sign in which it is drawn: {@code confirmed}, {@code request} or {@code hold}. */
+    public String sign() {
+        return switch (status) {
+            case HELD -> "hold";
+            case REQUESTED -> "request";
+            default -> "confirmed";
+        };
+    }
+}

@@ -1,0 +1,242 @@
+package gastfreund.app.board;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.core.hours.Schedule;
+import gastfreund.core.offers.House;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.Resource;
+import gastfreund.core.offers.Staff;
+import gastfreund.core.offers.Use;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.time.Days;
+import gastfreund.core.time.Interval;
+import gastfreund.core.time.IntervalSet;
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+
+/** Draws the board and the ruler of days. */
+@Service
+class BoardService {
+
+    private static final int TOP = 44;
+    private static final int STAFF_LANE = 84;
+    private static final int LANE_GAP = 14;
+    private static final int POOL_HEIGHT = 84;
+    private static final int FIRST_HOUR = 8;
+    private static final int LAST_HOUR = 21;
+    private static final int TICK = 30;
+    private static final int FULL = 34;
+
+    private final BoardStore store;
+    private final CatalogueService catalogues;
+    private final Clock clock;
+
+    BoardService(BoardStore store, CatalogueService catalogues, Clock clock) {
+        this.store = store;
+        this.catalogues = catalogues;
+        this.clock = clock;
+    }
+
+    LocalDate today() {
+        return catalogues.catalogue().zone().dateOf(clock.instant());
+    }
+
+    /** @param selected the id of the booking that is selected; null: none */
+    Board board(LocalDate day, String selected) {
+        Catalogue catalogue = catalogues.catalogue();
+        House house = catalogue.house();
+        Days days = Days.between(catalogue.zone(), day.minusDays(1), day);
+        Interval whole = Interval.between(days.start(1), days.start(2));
+        Instant now = clock.instant();
+        List<BoardBooking> bookings = store.between(whole, now);
+        Map<Schedule, IntervalSet> open = new HashMap<>();
+        house.staff().forEach(s -> open.put(s.hours(), s.hours().openTime(days)));
+        house.resources().forEach(r -> open.put(r.hours(), r.hours().openTime(days)));
+        open.put(house.hours(), house.hours().openTime(days));
+        Scale scale = new Scale(shown(whole, open, bookings, house));
+
+        int y = TOP;
+        List<Board.StaffLane> staff = new ArrayList<>();
+        for (Staff person : house.staff()) {
+            IntervalSet hours = open.get(person.hours()).within(whole);
+            List<Board.Block> blocks = blocks(person, bookings, catalogue, scale, selected);
+            staff.add(new Board.StaffLane(person.name(), hours.intervals(), y, scale.ground(hours), blocks));
+            y += STAFF_LANE + LANE_GAP;
+        }
+        List<Board.ResourceLane> resources = new ArrayList<>();
+        for (Resource resource : house.resources()) {
+            IntervalSet hours = open.get(resource.hours()).intersect(open.get(house.hours()));
+            resources.add(pool(resource, bookings, catalogue, scale, scale.ground(hours), y, selected));
+            y += POOL_HEIGHT + LANE_GAP;
+        }
+        long minute = Interval.firstMinuteFrom(now);
+        boolean isToday = scale.shown().encloses(Interval.between(minute, minute));
+        int holds = (int) bookings.stream().filter(b -> b.status() == BookingStatus.HELD).count();
+        return new Board(
+                day, y, hours(scale, catalogue), staff, resources, isToday ? scale.x(minute) : null,
+                bookings.size() - holds, holds);
+    }
+
+    /** From the first to the last hour in which anything is open or booked; the usual day where that is less. */
+    private static Interval shown(
+            Interval whole, Map<Schedule, IntervalSet> open, List<BoardBooking> bookings, House house) {
+        long first = whole.start() + FIRST_HOUR * 60L;
+        long last = whole.start() + LAST_HOUR * 60L;
+        List<Interval> all = new ArrayList<>();
+        for (Staff person : house.staff()) {
+            all.addAll(open.get(person.hours()).within(whole).intervals());
+        }
+        bookings.forEach(b -> all.add(b.time()));
+        for (Interval interval : all) {
+            first = Math.min(first, Math.max(whole.start(), interval.start()));
+            last = Math.max(last, Math.min(whole.end(), interval.end()));
+        }
+        long hoursBefore = (first - whole.start()) / 60;
+        long hoursUntil = (last - whole.start() + 59) / 60;
+        return Interval.between(whole.start() + hoursBefore * 60, whole.start() + hoursUntil * 60);
+    }
+
+    private static List<Board.Hour> hours(Scale scale, Catalogue catalogue) {
+        List<Board.Hour> hours = new ArrayList<>();
+        for (long t = scale.shown().start(); t <= scale.shown().end(); t += 60) {
+            hours.add(new Board.Hour(scale.x(t), catalogue.zone().localOf(t).getHour()));
+        }
+        return hours;
+    }
+
+    /** The blocks of a person: one for each session, bookings that share it together. */
+    private static List<Board.Block> blocks(
+            Staff person, List<BoardBooking> bookings, Catalogue catalogue, Scale scale, String selected) {
+        Map<Object, List<BoardBooking>> sessions = new LinkedHashMap<>();
+        for (BoardBooking booking : bookings) {
+            if (booking.staff().contains(person.id())) {
+                boolean shared = catalogue.offer(booking.offer()).sharing().shared();
+                Object key = shared ? List.of(booking.offer(), booking.time()) : booking.id();
+                sessions.computeIfAbsent(key, k -> new ArrayList<>()).add(booking);
+            }
+        }
+        List<Board.Block> blocks = new ArrayList<>();
+        for (List<BoardBooking> session : sessions.values()) {
+            BoardBooking shown = session.stream()
+                    .filter(b -> b.id().equals(selected))
+                    .findFirst()
+                    .orElse(session.get(0));
+            Offer offer = catalogue.offer(shown.offer());
+            Interval taken = shown.time().widened(offer.prep(), offer.reset());
+            if (scale.shows(taken)) {
+                int x = scale.x(shown.time().start());
+                blocks.add(new Board.Block(
+                        shown,
+                        offer.sharing().shared() ? offer.title() : shown.guest(),
+                        offer.title(),
+                        session.stream().mapToInt(BoardBooking::party).sum(),
+                        offer.sharing().seats(),
+                        x,
+                        scale.x(shown.time().end()) - x,
+                        scale.x(taken.start()),
+                        scale.x(taken.end()),
+                        session.stream().anyMatch(b -> b.id().equals(selected))));
+            }
+        }
+        return blocks;
+    }
+
+    /** A pooled resource: every unit that a booking takes is a cell in the lowest row that is free for it. */
+    private static Board.ResourceLane pool(
+            Resource resource,
+            List<BoardBooking> bookings,
+            Catalogue catalogue,
+            Scale scale,
+            List<Board.Ground> ground,
+            int y,
+            String selected) {
+        int rowHeight = Math.max(6, POOL_HEIGHT / resource.units());
+        long[] freeFrom = new long[resource.units()];
+        List<Board.Cell> cells = new ArrayList<>();
+        int peak = 0;
+        for (BoardBooking booking : bookings) {
+            Offer offer = catalogue.offer(booking.offer());
+            Interval taken = booking.time().widened(offer.prep(), offer.reset());
+            int needed = units(offer, resource, booking);
+            for (int row = 0; row < freeFrom.length && needed > 0; row++) {
+                if (freeFrom[row] <= taken.start()) {
+                    freeFrom[row] = taken.end();
+                    needed--;
+                    peak = Math.max(peak, row + 1);
+                    int x = scale.x(booking.time().start());
+                    int width = scale.x(booking.time().end()) - x;
+                    int top = y + POOL_HEIGHT - (row + 1) * rowHeight;
+                    String title = booking.guest() == null ? offer.title() : booking.guest() + " · " + offer.title();
+                    cells.add(new Board.Cell(booking, title, x, width, top, booking.id().equals(selected)));
+                }
+            }
+        }
+        return new Board.ResourceLane(resource.name(), resource.units(), y, POOL_HEIGHT, rowHeight, ground, cells, peak);
+    }
+
+    private static int units(Offer offer, Resource resource, BoardBooking booking) {
+        return offer.uses().stream()
+                .filter(u -> u.resource().equals(resource.id()))
+                .mapToInt(u -> u.units() * (u.per() == Use.Per.PERSON ? booking.party() : 1))
+                .sum();
+    }
+
+    /** Six weeks with the day in the third. */
+    Ruler ruler(LocalDate selected) {
+        Catalogue catalogue = catalogues.catalogue();
+        LocalDate first =
+                selected.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)).minusWeeks(2);
+        Days days = Days.between(catalogue.zone(), first.minusDays(1), first.plusDays(Ruler.DAYS - 1L));
+        List<BoardBooking> bookings = store.between(days.span(), clock.instant());
+        long[] open = new long[days.count()];
+        long[] taken = new long[days.count()];
+        boolean[] waiting = new boolean[days.count()];
+        for (Staff person : catalogue.house().staff()) {
+            add(open, days, person.hours().openTime(days), 1);
+        }
+        IntervalSet houseHours = catalogue.house().hours().openTime(days);
+        for (Resource resource : catalogue.house().resources()) {
+            add(open, days, resource.hours().openTime(days).intersect(houseHours), resource.units());
+        }
+        for (BoardBooking booking : bookings) {
+            Offer offer = catalogue.offer(booking.offer());
+            long lanes = booking.staff().size()
+                    + catalogue.house().resources().stream()
+                            .mapToLong(r -> units(offer, r, booking))
+                            .sum();
+            add(taken, days, IntervalSet.of(booking.time()), lanes);
+            int day = days.dayOf(booking.time().start());
+            if (booking.status() == BookingStatus.REQUESTED && day >= 0 && day < waiting.length) {
+                waiting[day] = true;
+            }
+        }
+        List<Ruler.Tick> ticks = new ArrayList<>();
+        for (int day = 1; day < days.count(); day++) {
+            int percent = open[day] == 0 ? (taken[day] > 0 ? 100 : 0) : (int) Math.min(100, taken[day] * 100 / open[day]);
+            int fill = percent == 0 ? 0 : Math.max(3, percent * FULL / 100);
+            LocalDate date = days.date(day);
+            ticks.add(new Ruler.Tick(
+                    date, (day - 1) * TICK, fill, percent, open[day] > 0, waiting[day], date.equals(selected)));
+        }
+        return new Ruler(List.copyOf(ticks));
+    }
+
+    private static void add(long[] sums, Days days, IntervalSet set, long weight) {
+        for (int day = 0; day < sums.length; day++) {
+            Interval date = Interval.between(days.start(day), days.start(day + 1));
+            for (Interval part : set.within(date).intervals()) {
+                sums[day] += part.length().count() * weight;
+            }
+        }
+    }
+}

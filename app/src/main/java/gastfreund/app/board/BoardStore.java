@@ -1,0 +1,69 @@
+package gastfreund.app.board;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.money.Money;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.time.Interval;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Reads what the board shows. */
+@Repository
+class BoardStore {
+
+    private final JdbcClient jdbc;
+
+    BoardStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** The bookings that take place, or are kept, in a stretch of time. */
+    List<BoardBooking> between(Interval stretch, Instant now) {
+        return jdbc.sql(
+                        """
+                        SELECT b.id, b.offer, b.start_at, b.end_at, b.party, b.status, b.expires_at, o.name, o.number,
+                               coalesce(l.total, 0) AS total,
+                               (SELECT coalesce(sum(p.amount - p.refunded), 0) FROM payments p
+                                WHERE p.order_id = o.id AND p.state IN ('captured', 'partly refunded')) AS paid,
+                               (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
+                        FROM bookings b
+                        LEFT JOIN orders o ON o.id = b.order_id
+                        LEFT JOIN order_lines l ON l.booking = b.id
+                        WHERE b.start_at > :from - (SELECT coalesce(max(end_at - start_at), 0) FROM bookings)
+                          AND b.start_at < :to
+                          AND b.end_at > :from
+                          AND (b.status IN ('requested', 'confirmed', 'completed', 'no-show')
+                               OR b.status = 'held' AND b.expires_at > :now)
+                        ORDER BY b.start_at, b.id
+                        """)
+                .param("from", stretch.start() * 60)
+                .param("to", stretch.end() * 60)
+                .param("now", now.getEpochSecond())
+                .query(BoardStore::booking)
+                .list();
+    }
+
+    private static BoardBooking booking(ResultSet row, int number) throws SQLException {
+        String staff = row.getString("staff");
+        long expires = row.getLong("expires_at");
+        boolean expiring = !row.wasNull();
+        return new BoardBooking(
+                row.getString("id"),
+                new OfferId(row.getString("offer")),
+                Interval.between(row.getLong("start_at") / 60, row.getLong("end_at") / 60),
+                row.getInt("party"),
+                BookingStatus.ofCode(row.getString("status")),
+                expiring ? Instant.ofEpochSecond(expires) : null,
+                staff == null ? List.of() : Arrays.stream(staff.split(" ")).map(StaffId::new).toList(),
+                row.getString("name"),
+                row.getLong("number"),
+                Money.ofMinor(row.getLong("total")),
+                Money.ofMinor(row.getLong("paid")));
+    }
+}

@@ -1,0 +1,2 @@
+/** Calendar files. */
+package gastfreund.app.calendars;

@@ -1,0 +1,41 @@
+package gastfreund.app.catalogue;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.House;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.core.time.HouseZone;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What the house sells, as core values, with the words and pictures that go with it.
+ *
+ * @param story of the house
+ * @param stories of offers
+ * @param placeNotes how to find a place
+ */
+public record Catalogue(
+        House house,
+        Story story,
+        Map<OfferId, Story> stories,
+        Map<PlaceId, String> placeNotes,
+        int holdMinutes) {
+
+    public HouseZone zone() {
+        return house.zone();
+    }
+
+    public Optional<Offer> offer(String id) {
+        return id.isBlank() ? Optional.empty() : house.offer(new OfferId(id));
+    }
+
+    /** @throws IllegalArgumentException where the house has no such offer */
+    public Offer offer(OfferId id) {
+        return house.offer(id).orElseThrow(() -> new IllegalArgumentException("the house has no offer " + id));
+    }
+
+    public Story storyOf(Offer offer) {
+        return stories.getOrDefault(offer.id(), Story.none());
+    }
+}

@@ -1,0 +1,79 @@
+package gastfreund.app.catalogue;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.housefile.HouseFile;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import tools.jackson.databind.JsonNode;
+
+/** Gives the catalogue, read once and kept until it is changed: one process serves one house. */
+@Service
+public class CatalogueService {
+
+    /** There is no house yet. */
+    public static final class NoHouseException extends RuntimeException {
+        public NoHouseException() {
+            super("there is no house yet");
+        }
+    }
+
+    private final CatalogueStore store;
+    private volatile Catalogue kept;
+
+    CatalogueService(CatalogueStore store) {
+        this.store = store;
+    }
+
+    /** @throws NoHouseException where there is none */
+    public Catalogue catalogue() {
+        return find().orElseThrow(NoHouseException::new);
+    }
+
+    public Optional<Catalogue> find() {
+        Catalogue catalogue = kept;
+        if (catalogue == null) {
+            catalogue = store.houseFile().map(this::read).orElse(null);
+            kept = catalogue;
+        }
+        return Optional.ofNullable(catalogue);
+    }
+
+    private Catalogue read(JsonNode json) {
+        Map<OfferId, Story> stories = new HashMap<>();
+        json.path("offers").forEach(o -> stories.put(new OfferId(o.get("id").stringValue()), Story.of(o.path("extra"))));
+        Map<PlaceId, String> notes = new HashMap<>();
+        json.path("places")
+                .forEach(p -> notes.put(
+                        new PlaceId(p.get("id").stringValue()),
+                        p.path("extra").path("directions").asString("")));
+        return new Catalogue(
+                HouseFile.read(json).house(),
+                Story.of(json.path("house").path("extra")),
+                stories,
+                notes,
+                store.holdMinutes());
+    }
+
+    /**
+     * Takes in a house where there is none.
+     *
+     * @throws gastfreund.housefile.BadFileException where the file is wrong
+     */
+    @Transactional
+    public void open(JsonNode houseFile) {
+        HouseFile.read(houseFile);
+        store.insert(houseFile);
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                kept = null;
+            }
+        });
+    }
+}

@@ -1,0 +1,67 @@
+package gastfreund.app.hosts;
+
+import gastfreund.app.house.Settings;
+import java.net.URI;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configuration.EnableWebSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.header.HeaderWriterFilter;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** What keeps strangers out of the desk, and other websites out of both. */
+@Configuration
+@EnableWebSecurity
+class Security {
+
+    /** BCrypt, with its name before the hash, so that a better one can follow. */
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    @Bean
+    @Order(1)
+    SecurityFilterChain desk(HttpSecurity http, Settings settings) throws Exception {
+        guard(http, settings)
+                .securityMatcher("/desk", "/desk/**")
+                .authorizeHttpRequests(requests -> requests.requestMatchers("/desk/sign-in", "/desk/welcome")
+                        .permitAll()
+                        .anyRequest()
+                        .hasAnyRole("OWNER", "MANAGER", "STAFF"))
+                .formLogin(form -> form.loginPage("/desk/sign-in")
+                        .usernameParameter("email")
+                        .defaultSuccessUrl("/desk")
+                        .failureUrl("/desk/sign-in?wrong"))
+                .logout(out -> out.logoutUrl("/desk/sign-out").logoutSuccessUrl("/desk/sign-in?signed-out"));
+        return http.build();
+    }
+
+    /** Guests' pages: no session, no cookie; who knows a basket's or a booking's token may see it. */
+    @Bean
+    @Order(2)
+    SecurityFilterChain front(HttpSecurity http, Settings settings) throws Exception {
+        guard(http, settings)
+                .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .csrf(AbstractHttpConfigurer::disable)
+                .requestCache(AbstractHttpConfigurer::disable)
+                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll());
+        return http.build();
+    }
+
+    private static HttpSecurity guard(HttpSecurity http, Settings settings) throws Exception {
+        URI gateway = URI.create(settings.gateway().url());
+        return http.headers(headers -> headers.frameOptions(HeadersConfigurer.FrameOptionsConfig::deny)
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
+                .addFilterBefore(new Nonce(gateway.getScheme() + "://" + gateway.getAuthority()), HeaderWriterFilter.class)
+                .addFilterAfter(new SameOrigin(), HeaderWriterFilter.class)
+                .addFilterAfter(new Limits(settings.limits()), SameOrigin.class);
+    }
+}

@@ -1,0 +1,70 @@
+package gastfreund.app.hosts;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.Valid;
+import java.time.ZoneId;
+import java.util.Currency;
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PostMapping;
+
+/** Signing in, and the page that makes the first sign-in. */
+@Controller
+class SignInController {
+
+    private final HostService hosts;
+
+    SignInController(HostService hosts) {
+        this.hosts = hosts;
+    }
+
+    @GetMapping("/desk/sign-in")
+    String signIn(HttpServletRequest request, Model model) {
+        if (hosts.nobodyYet()) {
+            return "redirect:/desk/welcome";
+        }
+        model.addAttribute("wrong", request.getParameter("wrong") != null);
+        model.addAttribute("signedOut", request.getParameter("signed-out") != null);
+        return "hosts/sign-in";
+    }
+
+    @GetMapping("/desk/welcome")
+    String welcome(Model model) {
+        if (!hosts.nobodyYet()) {
+            return "redirect:/desk";
+        }
+        model.addAttribute("form", WelcomeForm.empty());
+        return page(model);
+    }
+
+    @PostMapping("/desk/welcome")
+    String makeFirst(@Valid @ModelAttribute("form") WelcomeForm form, BindingResult errors, Model model) {
+        if (!hosts.nobodyYet()) {
+            return "redirect:/desk";
+        }
+        if (errors.hasErrors()) {
+            return page(model);
+        }
+        hosts.makeFirst(form);
+        return "redirect:/desk/sign-in";
+    }
+
+    private static String page(Model model) {
+        List<String> zones = ZoneId.getAvailableZoneIds().stream()
+                .filter(z -> z.contains("/") && !z.startsWith("Etc/") && !z.startsWith("SystemV/"))
+                .sorted()
+                .toList();
+        model.addAttribute("zones", zones);
+        model.addAttribute(
+                "currencies",
+                Currency.getAvailableCurrencies().stream()
+                        .map(Currency::getCurrencyCode)
+                        .sorted()
+                        .toList());
+        return "hosts/welcome";
+    }
+}

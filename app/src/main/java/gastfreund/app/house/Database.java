@@ -1,0 +1,99 @@
+package gastfreund.app.house;
+
+import com.zaxxer.hikari.HikariDataSource;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import javax.sql.DataSource;
+import org.springframework.boot.flyway.autoconfigure.FlywayDataSource;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Primary;
+import org.springframework.jdbc.datasource.AbstractDataSource;
+import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
+import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.sqlite.SQLiteConfig;
+
+/**
+ * The one SQLite file. One connection writes, and takes the write lock when its transaction begins, so that what a
+ * transaction has read cannot change under it; several others read and can do nothing else.
+ */
+@Configuration
+class Database {
+
+    private static final int READERS = 4;
+
+    @Bean
+    @FlywayDataSource
+    HikariDataSource writer(Settings settings) throws IOException {
+        SQLiteConfig config = config();
+        config.setTransactionMode(SQLiteConfig.TransactionMode.IMMEDIATE);
+        return pool("writer", settings.folder(), config, 1);
+    }
+
+    @Bean
+    HikariDataSource readers(Settings settings) throws IOException {
+        HikariDataSource pool = pool("readers", settings.folder(), config(), READERS);
+        pool.setConnectionInitSql("PRAGMA query_only = true");
+        return pool;
+    }
+
+    /** Statements inside a transaction go to the writer, all others to a reader. */
+    @Bean
+    @Primary
+    DataSource dataSource(HikariDataSource writer, HikariDataSource readers) {
+        return new ByTransaction(writer, readers);
+    }
+
+    @Bean
+    PlatformTransactionManager transactionManager(HikariDataSource writer) {
+        return new JdbcTransactionManager(writer);
+    }
+
+    private static SQLiteConfig config() {
+        SQLiteConfig config = new SQLiteConfig();
+        config.setJournalMode(SQLiteConfig.JournalMode.WAL);
+        config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
+        config.enforceForeignKeys(true);
+        config.setBusyTimeout(10_000);
+        return config;
+    }
+
+    private static HikariDataSource pool(String name, Path home, SQLiteConfig sqlite, int size) throws IOException {
+        Files.createDirectories(home);
+        HikariDataSource pool = new HikariDataSource();
+        pool.setPoolName(name);
+        pool.setMaximumPoolSize(size);
+        pool.setJdbcUrl("jdbc:sqlite:" + home.resolve("house.sqlite"));
+        pool.setDataSourceProperties(sqlite.toProperties());
+        return pool;
+    }
+
+    private static final class ByTransaction extends AbstractDataSource {
+
+        private final DataSource writer;
+        private final DataSource transactional;
+        private final DataSource readers;
+
+        ByTransaction(DataSource writer, DataSource readers) {
+            this.writer = writer;
+            this.transactional = new TransactionAwareDataSourceProxy(writer);
+            this.readers = readers;
+        }
+
+        @Override
+        public Connection getConnection() throws SQLException {
+            boolean inTransaction = TransactionSynchronizationManager.hasResource(writer);
+            return (inTransaction ? transactional : readers).getConnection();
+        }
+
+        @Override
+        public Connection getConnection(String user, String password) throws SQLException {
+            return getConnection();
+        }
+    }
+}

@@ -1,0 +1,136 @@
+package gastfreund.app.house;
+
+import gastfreund.core.money.Money;
+import gastfreund.core.time.HouseZone;
+import gastfreund.core.time.Interval;
+import gastfreund.core.time.Minutes;
+import java.math.BigDecimal;
+import java.text.NumberFormat;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.Currency;
+import java.util.Locale;
+import org.springframework.context.MessageSource;
+
+/** How amounts, times and durations are said in one language, for one house. */
+public final class Formats {
+
+    private final MessageSource messages;
+    private final Locale locale;
+    private final HouseZone zone;
+    private final Currency currency;
+
+    public Formats(MessageSource messages, Locale locale, HouseZone zone, Currency currency) {
+        this.messages = messages;
+        this.locale = locale;
+        this.zone = zone;
+        this.currency = currency;
+    }
+
+    public Locale locale() {
+        return locale;
+    }
+
+    public HouseZone zone() {
+        return zone;
+    }
+
+    public String text(String key, Object... arguments) {
+        return messages.getMessage(key, arguments, locale);
+    }
+
+    /** {@code 26.00 €}: the amount as the language writes numbers, then the sign, in every language alike. */
+    public String money(Money money) {
+        int digits = Math.max(0, currency.getDefaultFractionDigits());
+        return amount(money, digits, digits);
+    }
+
+    /** {@code 26 €} where there are no cents, else as {@link #money}. */
+    public String shortMoney(Money money) {
+        int digits = Math.max(0, currency.getDefaultFractionDigits());
+        boolean whole = BigDecimal.valueOf(money.minor(), digits).stripTrailingZeros().scale() <= 0;
+        return amount(money, whole ? 0 : digits, digits);
+    }
+
+    private String amount(Money money, int least, int digits) {
+        NumberFormat format = NumberFormat.getNumberInstance(locale);
+        format.setMinimumFractionDigits(least);
+        format.setMaximumFractionDigits(digits);
+        return format.format(BigDecimal.valueOf(money.minor(), digits)) + "\u00a0" + currency.getSymbol(locale);
+    }
+
+    /** {@code 16:30}. */
+    public String time(long minute) {
+        return zone.localOf(minute).format(pattern("H:mm"));
+    }
+
+    public String time(Instant instant) {
+        return local(instant).format(pattern("H:mm"));
+    }
+
+    /** {@code 16:30 – 18:00}. */
+    public String times(Interval interval) {
+        return time(interval.start()) + "\u2009–\u2009" + time(interval.end());
+    }
+
+    /** {@code Thursday 21 January}. */
+    public String day(LocalDate date) {
+        return date.format(pattern(text("format.day")));
+    }
+
+    /** {@code Thu 21 Jan}. */
+    public String shortDay(LocalDate date) {
+        return date.format(pattern(text("format.shortDay")));
+    }
+
+    /** {@code 21 Jan}. */
+    public String dayAndMonth(LocalDate date) {
+        return date.format(pattern(text("format.dayAndMonth")));
+    }
+
+    /** {@code Thu 21 Jan 16:30}. */
+    public String moment(Instant instant) {
+        return shortDay(local(instant).toLocalDate()) + " " + time(instant);
+    }
+
+    /** {@code Thursday 21 January, 16:30 – 18:00}; with the other date where it ends on one. */
+    public String dayAndTimes(Interval interval) {
+        LocalDate first = zone.dateOf(interval.start());
+        LocalDate last = zone.dateOf(interval.end());
+        String end = first.equals(last) ? times(interval) : time(interval.start()) + "\u2009–\u2009"
+                + shortDay(last) + " " + time(interval.end());
+        return day(first) + ", " + end;
+    }
+
+    /** {@code today 16:30}, {@code tomorrow 10:00} or {@code Sat 12 Dec}. */
+    public String soon(long minute, Instant now) {
+        LocalDate date = zone.dateOf(minute);
+        LocalDate today = zone.dateOf(now);
+        if (date.equals(today)) {
+            return text("soon.today", time(minute));
+        }
+        return date.equals(today.plusDays(1)) ? text("soon.tomorrow", time(minute)) : shortDay(date);
+    }
+
+    /** {@code 45 min}, {@code 1 hour}, {@code 1 ½ hours}. */
+    public String duration(Minutes minutes) {
+        long count = minutes.count();
+        if (count < 60 || count % 30 != 0) {
+            return count < 60 || count % 60 == 0
+                    ? text("duration.minutes", count)
+                    : text("duration.hoursAndMinutes", count / 60, count % 60);
+        }
+        String half = count % 60 == 30 ? "\u00a0½" : "";
+        return count == 60 ? text("duration.hour") : text("duration.hours", count / 60 + half);
+    }
+
+    private LocalDateTime local(Instant instant) {
+        return instant.atZone(zone.id()).toLocalDateTime();
+    }
+
+    private DateTimeFormatter pattern(String pattern) {
+        return DateTimeFormatter.ofPattern(pattern, locale);
+    }
+}

@@ -1,0 +1,11 @@
+package gastfreund.app.messages;
+
+/**
+ * A message to be sent.
+ *
+ * @param order what it is about; null where it is about none
+ * @param kind what it is, as {@code confirmation}
+ * @param calendar an iCalendar file to go with it; null: none
+ */
+public record Letter(
+        Long order, String kind, String recipient, String subject, String text, String html, String calendar) {}

@@ -1,0 +1,2 @@
+/** The outbox: messages written in the transaction that caused them, and sent after it. */
+package gastfreund.app.messages;

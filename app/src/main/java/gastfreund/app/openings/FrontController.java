@@ -1,0 +1,92 @@
+package gastfreund.app.openings;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.house.Formats;
+import gastfreund.app.house.Links;
+import gastfreund.core.money.Money;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.openings.Answer;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/** The house's page and the offers' pages. */
+@Controller
+class FrontController {
+
+    /** An offer on the house's page. */
+    record Card(Offer offer, Money from, Optional<Long> next) {}
+
+    private final CatalogueService catalogues;
+    private final OpeningsService openings;
+    private final PanelService panels;
+    private final Clock clock;
+
+    FrontController(CatalogueService catalogues, OpeningsService openings, PanelService panels, Clock clock) {
+        this.catalogues = catalogues;
+        this.openings = openings;
+        this.panels = panels;
+        this.clock = clock;
+    }
+
+    @GetMapping("/")
+    String house(Model model) {
+        if (catalogues.find().isEmpty()) {
+            return "redirect:/desk/welcome";
+        }
+        Catalogue catalogue = catalogues.catalogue();
+        Instant now = clock.instant();
+        List<Card> cards = catalogue.house().offers().stream()
+                .map(offer -> card(offer, catalogue, now))
+                .toList();
+        model.addAttribute("cards", cards);
+        model.addAttribute("now", now);
+        return "openings/house";
+    }
+
+    private Card card(Offer offer, Catalogue catalogue, Instant now) {
+        Money from = offer.lengths().stream().map(offer::fromPrice).min(Money::compareTo).orElseThrow();
+        Optional<Answer.Entry> next = openings.next(offer, catalogue.zone().dateOf(now), now);
+        return new Card(offer, from, next.map(e -> e.time().start()));
+    }
+
+    /**
+     * An offer's page, or only its panel.
+     *
+     * @param gone a start that the guest wanted and could not have, in minutes
+     */
+    @GetMapping("/offers/{id}")
+    String offer(
+            @PathVariable String id,
+            @ModelAttribute Choice.Asked asked,
+            @RequestParam(required = false) Long gone,
+            @RequestParam(required = false) String why,
+            @RequestParam(required = false) String fragment,
+            @ModelAttribute("links") Links links,
+            Model model) {
+        Catalogue catalogue = catalogues.catalogue();
+        Offer offer = catalogue.offer(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        Choice choice = Choice.of(offer, asked);
+        if (gone != null) {
+            model.addAttribute("gone", gone);
+            model.addAttribute("goneWhy", "price".equals(why) ? "price" : "taken");
+            model.addAttribute("nearest", panels.nearest(choice, gone));
+        }
+        model.addAttribute("offer", offer);
+        model.addAttribute("story", catalogue.storyOf(offer));
+        model.addAttribute("panel", panels.panel(choice, links.basket()));
+        model.addAttribute("keepAddress", choice.keepAddress(links.basket()));
+        model.addAttribute("terms", TermsInWords.of(offer.terms(), (Formats) model.getAttribute("f")));
+        return "panel".equals(fragment) ? "openings/offer :: panel" : "openings/offer";
+    }
+}

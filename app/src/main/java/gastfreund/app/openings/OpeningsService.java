@@ -1,0 +1,91 @@
+package gastfreund.app.openings;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.Booked;
+import gastfreund.core.openings.Openings;
+import gastfreund.core.openings.Query;
+import gastfreund.core.time.Interval;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** Asks the core about openings, with what is booked in reach of the question. */
+@Service
+public class OpeningsService {
+
+    /** How many dates are looked at together when the next opening is sought. */
+    private static final int STRIDE = 35;
+
+    /** How far ahead the next opening is sought. */
+    private static final int FARTHEST = 8 * STRIDE;
+
+    private final CatalogueService catalogues;
+    private final BookedStore store;
+
+    OpeningsService(CatalogueService catalogues, BookedStore store) {
+        this.catalogues = catalogues;
+        this.store = store;
+    }
+
+    /** What can be booked. */
+    public Answer openings(Query query) {
+        Catalogue catalogue = catalogues.catalogue();
+        return Openings.openings(catalogue.house(), booked(catalogue, query), query);
+    }
+
+    /** Every candidate with what stands against it. */
+    public Answer explain(Query query) {
+        Catalogue catalogue = catalogues.catalogue();
+        return Openings.explain(catalogue.house(), booked(catalogue, query), query);
+    }
+
+    private Booked booked(Catalogue catalogue, Query query) {
+        return store.touching(Openings.reach(catalogue.house(), query));
+    }
+
+    /** What takes time in a stretch of it. */
+    public Booked booked(Interval reach) {
+        return store.touching(reach);
+    }
+
+    /** The next opening from the query's first date on, whatever its last; empty where none is within reach. */
+    public Optional<Answer.Entry> next(Query query) {
+        LocalDate first = query.from();
+        for (int day = 0; day < FARTHEST; day += STRIDE) {
+            Answer answer = openings(query.between(first.plusDays(day), first.plusDays(day + STRIDE - 1L)));
+            if (!answer.entries().isEmpty()) {
+                return Optional.of(answer.entries().get(0));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The next opening of an offer in any of its lengths, for the smallest party. */
+    public Optional<Answer.Entry> next(Offer offer, LocalDate from, Instant now) {
+        return offer.lengths().stream()
+                .map(length -> next(Query.of(offer.id(), from, from, now)
+                        .withLength(length.id(), length.minUnits())
+                        .withParty(offer.party().min())))
+                .flatMap(Optional::stream)
+                .min(Comparator.comparingLong(e -> e.time().start()));
+    }
+
+    /** The openings nearest to a moment that could not be had, earliest first. */
+    public List<Answer.Entry> nearest(Query query, long minute, int most) {
+        LocalDate date = catalogues.catalogue().zone().dateOf(minute);
+        LocalDate today = catalogues.catalogue().zone().dateOf(query.now());
+        LocalDate from = date.minusDays(STRIDE / 2).isBefore(today) ? today : date.minusDays(STRIDE / 2);
+        LocalDate to = date.plusDays(STRIDE).isBefore(from) ? from : date.plusDays(STRIDE);
+        return openings(query.between(from, to)).entries().stream()
+                .sorted(Comparator.comparingLong(e -> Math.abs(e.time().start() - minute)))
+                .limit(most)
+                .sorted(Comparator.comparingLong(e -> e.time().start()))
+                .toList();
+    }
+}

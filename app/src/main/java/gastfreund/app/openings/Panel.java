@@ -1,0 +1,56 @@
+package gastfreund.app.openings;
+
+import gastfreund.core.money.Money;
+import gastfreund.core.offers.Length;
+import gastfreund.core.offers.Place;
+import gastfreund.core.offers.Staff;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * The booking panel of an offer's page. Every chip is a link to the same page with one thing changed, so that it works
+ * with scripts off; with scripts on only the panel is fetched.
+ *
+ * @param fewer address with one person less; null where it would be too few
+ * @param more address with one person more; null where it would be too many
+ * @param earlier address of the five weeks before; null where they are over
+ * @param later address of the five weeks after
+ */
+public record Panel(
+        Choice choice,
+        String fewer,
+        String more,
+        List<LengthChip> lengths,
+        List<StaffChip> staff,
+        List<PlaceChip> places,
+        Ribbon ribbon,
+        List<DayLink> days,
+        List<Part> parts,
+        String earlier,
+        String later) {
+
+    public record LengthChip(Length length, Money from, String address, boolean chosen) {}
+
+    /**
+     * @param person null: anyone
+     * @param price null for anyone
+     */
+    public record StaffChip(Staff person, Money price, String address, boolean chosen) {}
+
+    public record PlaceChip(Place place, String address, boolean chosen) {}
+
+    /** A date of the ribbon with where it stands in the picture. */
+    public record DayLink(Ribbon.Day day, int x, String address, boolean chosen) {}
+
+    /**
+     * A part of the day.
+     *
+     * @param name {@code morning}, {@code afternoon} or {@code evening}
+     */
+    public record Part(String name, List<Slot> slots) {}
+
+    /** The first date of the ribbon. */
+    public LocalDate first() {
+        return ribbon.days().get(0).date();
+    }
+}

@@ -1,0 +1,171 @@
+package gastfreund.app.openings;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.core.money.Money;
+import gastfreund.core.offers.House;
+import gastfreund.core.offers.Length;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.Query;
+import gastfreund.core.time.HouseZone;
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Service;
+
+/** Makes the booking panel of an offer for a choice. */
+@Service
+class PanelService {
+
+    /** The width of a day in the ribbon's picture, and of the gap before each week. */
+    private static final int DAY_WIDTH = 18;
+
+    private static final int WEEK_GAP = 4;
+    private static final int NOON = 12;
+    private static final int EVENING = 17;
+
+    private final CatalogueService catalogues;
+    private final OpeningsService openings;
+    private final Clock clock;
+
+    PanelService(CatalogueService catalogues, OpeningsService openings, Clock clock) {
+        this.catalogues = catalogues;
+        this.openings = openings;
+        this.clock = clock;
+    }
+
+    Panel panel(Choice choice, String basket) {
+        Catalogue catalogue = catalogues.catalogue();
+        Instant now = clock.instant();
+        LocalDate today = catalogue.zone().dateOf(now);
+        LocalDate first = firstDate(choice, today, now, catalogue.zone());
+        Query query = choice.query(first, first.plusDays(Ribbon.DAYS - 1L), now);
+        Answer explanation = openings.explain(query);
+        Ribbon ribbon = Ribbon.of(explanation, first, choice.day(), catalogue.house());
+        boolean past = !first.isAfter(today);
+        Offer offer = choice.offer();
+        return new Panel(
+                choice,
+                offer.party().allows(choice.party() - 1) ? choice.withParty(choice.party() - 1).address(basket) : null,
+                offer.party().allows(choice.party() + 1) ? choice.withParty(choice.party() + 1).address(basket) : null,
+                offer.lengths().stream().map(l -> lengthChip(choice, l, basket)).toList(),
+                choice.choosesStaff() ? staffChips(choice, catalogue.house(), basket) : List.of(),
+                offer.places().size() > 1 ? placeChips(choice, catalogue.house(), basket) : List.of(),
+                ribbon,
+                dayLinks(choice, ribbon, basket),
+                parts(ribbon.selected(), catalogue.zone()),
+                past ? null : choice.startingFrom(earlier(first, today)).address(basket),
+                choice.startingFrom(first.plusDays(Ribbon.DAYS)).address(basket));
+    }
+
+    private LocalDate firstDate(Choice choice, LocalDate today, Instant now, HouseZone zone) {
+        if (choice.from() != null && inReach(choice.from(), today)) {
+            return choice.from();
+        }
+        LocalDate wanted = choice.day() != null && inReach(choice.day(), today) ? choice.day() : null;
+        LocalDate opens = openings.next(choice.query(today, today, now))
+                .map(e -> zone.dateOf(e.time().start()))
+                .orElse(today);
+        LocalDate first = monday(opens);
+        boolean shows = wanted == null || !wanted.isBefore(first) && wanted.isBefore(first.plusDays(Ribbon.DAYS));
+        return shows ? first : monday(wanted);
+    }
+
+    /** Keeps dates that somebody wrote into an address within what makes sense to compute. */
+    private static boolean inReach(LocalDate date, LocalDate today) {
+        return date.isAfter(today.minusDays(7)) && date.isBefore(today.plusYears(3));
+    }
+
+    private static LocalDate monday(LocalDate date) {
+        return date.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    }
+
+    private static LocalDate earlier(LocalDate first, LocalDate today) {
+        LocalDate before = first.minusDays(Ribbon.DAYS);
+        return before.isBefore(monday(today)) ? monday(today) : before;
+    }
+
+    private static Panel.LengthChip lengthChip(Choice choice, Length length, String basket) {
+        Offer offer = choice.offer();
+        Money from = choice.staff() == null
+                ? offer.fromPrice(length)
+                : offer.serving().priceOf(List.of(choice.staff()), length.id()).orElse(length.price());
+        Money whole = offer.basis() == Offer.Basis.PERSON ? from.times(choice.party()) : from;
+        boolean chosen = length.id().equals(choice.length().id());
+        return new Panel.LengthChip(length, whole, choice.withLength(length).address(basket), chosen);
+    }
+
+    private static List<Panel.StaffChip> staffChips(Choice choice, House house, String basket) {
+        List<Panel.StaffChip> chips = new ArrayList<>();
+        chips.add(new Panel.StaffChip(null, null, choice.withStaff(null).address(basket), choice.staff() == null));
+        for (StaffId id : choice.offer().serving().of()) {
+            Money price = choice.offer()
+                    .serving()
+                    .priceOf(List.of(id), choice.length().id())
+                    .orElse(choice.length().price());
+            boolean chosen = id.equals(choice.staff());
+            chips.add(new Panel.StaffChip(house.staff(id), price, choice.withStaff(id).address(basket), chosen));
+        }
+        return chips;
+    }
+
+    private static List<Panel.PlaceChip> placeChips(Choice choice, House house, String basket) {
+        List<Panel.PlaceChip> chips = new ArrayList<>();
+        for (PlaceId id : choice.offer().places()) {
+            boolean chosen = id.equals(choice.place());
+            chips.add(new Panel.PlaceChip(house.place(id), choice.withPlace(id).address(basket), chosen));
+        }
+        return chips;
+    }
+
+    private static List<Panel.DayLink> dayLinks(Choice choice, Ribbon ribbon, String basket) {
+        List<Panel.DayLink> links = new ArrayList<>();
+        LocalDate first = ribbon.days().get(0).date();
+        int x = 0;
+        for (Ribbon.Day day : ribbon.days()) {
+            if (day.startsWeek() && x > 0) {
+                x += WEEK_GAP;
+            }
+            boolean chosen = day == ribbon.selected();
+            Choice there = choice.withDay(day.date());
+            Choice kept = choice.from() == null ? there : there.startingFrom(first).withDay(day.date());
+            links.add(new Panel.DayLink(day, x, kept.address(basket), chosen));
+            x += DAY_WIDTH;
+        }
+        return links;
+    }
+
+    private static List<Panel.Part> parts(Ribbon.Day day, HouseZone zone) {
+        List<Slot> morning = new ArrayList<>();
+        List<Slot> afternoon = new ArrayList<>();
+        List<Slot> evening = new ArrayList<>();
+        for (Slot slot : day.slots()) {
+            int hour = zone.localOf(slot.time().start()).getHour();
+            (hour < NOON ? morning : hour < EVENING ? afternoon : evening).add(slot);
+        }
+        return List.of(
+                        new Panel.Part("morning", morning),
+                        new Panel.Part("afternoon", afternoon),
+                        new Panel.Part("evening", evening))
+                .stream()
+                .filter(p -> !p.slots().isEmpty())
+                .toList();
+    }
+
+    /** The openings nearest to one that could not be had. */
+    List<Slot> nearest(Choice choice, long minute) {
+        Catalogue catalogue = catalogues.catalogue();
+        Instant now = clock.instant();
+        LocalDate today = catalogue.zone().dateOf(now);
+        return openings.nearest(choice.query(today, today, now), minute, 3).stream()
+                .map(e -> Slot.of(e, catalogue.house()))
+                .toList();
+    }
+}

@@ -1,0 +1,113 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.house.Formats;
+import gastfreund.app.payments.GatewayException;
+import gastfreund.app.payments.Payment;
+import gastfreund.app.payments.PaymentService;
+import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.orders.PaymentState;
+import java.time.Instant;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/** The page of an order, for whoever has its token. */
+@Controller
+class BookingPageController {
+
+    private static final Logger LOG = LoggerFactory.getLogger(BookingPageController.class);
+
+    private final OrderService orders;
+    private final OrderPages pages;
+    private final OrderLetters letters;
+    private final PaymentService payments;
+
+    BookingPageController(OrderService orders, OrderPages pages, OrderLetters letters, PaymentService payments) {
+        this.orders = orders;
+        this.pages = pages;
+        this.letters = letters;
+        this.payments = payments;
+    }
+
+    @GetMapping("/bookings/{token}")
+    String booking(
+            @PathVariable String token, @RequestParam(required = false) String unreachable, Model model) {
+        Order order = find(token);
+        Formats f = (Formats) model.getAttribute("f");
+        List<Payment> all = payments.ofOrder(order.id());
+        Money paid = OrderService.paid(all);
+        Payment last = all.isEmpty() ? null : all.get(all.size() - 1);
+        boolean refused = last != null && last.state() == PaymentState.FAILED;
+        model.addAttribute("order", order);
+        model.addAttribute("rows", pages.rows(order.standing(), f));
+        model.addAttribute("lost", pages.rows(order.lost(), f));
+        model.addAttribute("paid", paid);
+        model.addAttribute("unpaid", orders.unpaid(order));
+        model.addAttribute("refused", refused);
+        model.addAttribute("unreachable", unreachable != null);
+        model.addAttribute("asking", order.status() == OrderStatus.WAITING && !refused && unreachable == null);
+        model.addAttribute("keptUntil", keptUntil(order));
+        if (order.status() == OrderStatus.LAPSED && !order.lines().isEmpty()) {
+            model.addAttribute("nearest", pages.nearest(order.lines().get(0)));
+            model.addAttribute("keepAddress", pages.keepAddress(order.lines().get(0)));
+            model.addAttribute("cameTooLate", all.stream().anyMatch(Payment::isPaid)
+                    || all.stream().anyMatch(p -> p.state() == PaymentState.REFUNDED));
+        }
+        return "orders/booking";
+    }
+
+    private static Instant keptUntil(Order order) {
+        return order.lines().stream()
+                .filter(l -> l.status() == BookingStatus.HELD)
+                .map(OrderLine::expires)
+                .min(Instant::compareTo)
+                .orElse(null);
+    }
+
+    /** Where the guest comes back to from the gateway: its answer is fetched at once, and not waited for. */
+    @GetMapping("/bookings/{token}/paid")
+    String paid(@PathVariable String token) {
+        Order order = find(token);
+        payments.askAbout(order.id());
+        return "redirect:/bookings/" + token;
+    }
+
+    @PostMapping("/bookings/{token}/pay")
+    String pay(@PathVariable String token) {
+        Order order = find(token);
+        try {
+            return "redirect:" + orders.payAddress(order).orElse("/bookings/" + token);
+        } catch (GatewayException e) {
+            LOG.warn("order {}: {}", order.number(), e.getMessage());
+            return "redirect:/bookings/" + token + "?unreachable";
+        }
+    }
+
+    @GetMapping("/bookings/{token}/calendar.ics")
+    ResponseEntity<String> calendar(@PathVariable String token) {
+        Order order = find(token);
+        if (order.status() != OrderStatus.PLACED) {
+            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
+        }
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"booking-" + order.number() + ".ics\"")
+                .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
+                .body(letters.calendar(order));
+    }
+
+    private Order find(String token) {
+        return orders.byToken(token).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    }
+}

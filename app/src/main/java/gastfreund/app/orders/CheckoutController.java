@@ -1,0 +1,113 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.baskets.BasketLine;
+import gastfreund.app.baskets.BasketService;
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.house.Links;
+import gastfreund.app.payments.GatewayException;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.orders.Quote;
+import jakarta.validation.Valid;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.server.ResponseStatusException;
+
+/** Leaving one's name and ordering. */
+@Controller
+class CheckoutController {
+
+    private static final Logger LOG = LoggerFactory.getLogger(CheckoutController.class);
+
+    /** @param freeUntil until when cancelling costs nothing; null where that is over or never was */
+    record Row(BasketLine line, Offer offer, Quote.QuotedLine quoted, Instant freeUntil) {}
+
+    private final OrderService orders;
+    private final BasketService baskets;
+    private final CatalogueService catalogues;
+    private final Clock clock;
+
+    CheckoutController(OrderService orders, BasketService baskets, CatalogueService catalogues, Clock clock) {
+        this.orders = orders;
+        this.baskets = baskets;
+        this.catalogues = catalogues;
+        this.clock = clock;
+    }
+
+    @GetMapping("/basket/{basket}/checkout")
+    String checkout(@ModelAttribute("links") Links links, Model model) {
+        model.addAttribute("contact", Contact.empty());
+        return page(links, model);
+    }
+
+    @PostMapping("/basket/{basket}/checkout")
+    String order(
+            @Valid @ModelAttribute("contact") Contact contact,
+            BindingResult errors,
+            @ModelAttribute("links") Links links,
+            Locale locale,
+            Model model) {
+        if (errors.hasErrors()) {
+            return page(links, model);
+        }
+        Placed placed = orders.place(known(links), contact, locale);
+        if (placed instanceof Placed.Done done) {
+            return done.payment() == null ? page(done.order()) : pay(done.order());
+        }
+        return "redirect:" + links.basketPage() + (placed instanceof Placed.NotToBeHad ? "?lost" : "");
+    }
+
+    private String pay(Order order) {
+        try {
+            return orders.payAddress(order).map(url -> "redirect:" + url).orElseGet(() -> page(order));
+        } catch (GatewayException e) {
+            LOG.warn("order {}: {}", order.number(), e.getMessage());
+            return page(order) + "?unreachable";
+        }
+    }
+
+    private static String page(Order order) {
+        return "redirect:/bookings/" + order.token();
+    }
+
+    private String page(Links links, Model model) {
+        Catalogue catalogue = catalogues.catalogue();
+        Instant now = clock.instant();
+        List<BasketLine> lines = baskets.lines(known(links));
+        if (lines.isEmpty() || lines.stream().anyMatch(l -> !l.isHeld(now))) {
+            return "redirect:" + links.basketPage();
+        }
+        Quote quote = baskets.quote(lines);
+        List<Row> rows = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            Offer offer = catalogue.offer(lines.get(i).offer());
+            Instant free = offer.terms()
+                    .freeUntil(lines.get(i).time().startInstant())
+                    .filter(now::isBefore)
+                    .orElse(null);
+            rows.add(new Row(lines.get(i), offer, quote.lines().get(i), free));
+        }
+        model.addAttribute("rows", rows);
+        model.addAttribute("quote", quote);
+        return "orders/checkout";
+    }
+
+    private static String known(Links links) {
+        if (links.basket() == null) {
+            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
+        }
+        return links.basket();
+    }
+}

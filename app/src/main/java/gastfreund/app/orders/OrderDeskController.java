@@ -1,0 +1,44 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.house.Formats;
+import gastfreund.app.payments.PaymentService;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.server.ResponseStatusException;
+
+/** Orders at the desk. */
+@Controller
+class OrderDeskController {
+
+    private static final int MOST = 200;
+
+    private final OrderService orders;
+    private final OrderPages pages;
+    private final PaymentService payments;
+
+    OrderDeskController(OrderService orders, OrderPages pages, PaymentService payments) {
+        this.orders = orders;
+        this.pages = pages;
+        this.payments = payments;
+    }
+
+    @GetMapping("/desk/orders")
+    String list(Model model) {
+        model.addAttribute("orders", orders.newest(MOST));
+        return "orders/desk-list";
+    }
+
+    @GetMapping("/desk/orders/{number}")
+    String order(@PathVariable long number, Model model) {
+        Order order = orders.byNumber(number).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        model.addAttribute("order", order);
+        model.addAttribute("rows", pages.rows(order.lines(), (Formats) model.getAttribute("f")));
+        model.addAttribute("payments", payments.ofOrder(order.id()));
+        model.addAttribute("paid", OrderService.paid(payments.ofOrder(order.id())));
+        model.addAttribute("journal", orders.journal(order));
+        return "orders/desk-order";
+    }
+}

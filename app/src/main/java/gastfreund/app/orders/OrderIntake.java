@@ -1,0 +1,55 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.house.Tokens;
+import gastfreund.app.payments.PaymentService;
+import gastfreund.core.offers.Length;
+import gastfreund.core.offers.Line;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.openings.Booking;
+import gastfreund.core.orders.Quote;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes in bookings that were made elsewhere, each as an order of its own, paid as far as its offer asks. */
+@Service
+public class OrderIntake {
+
+    private final OrderStore store;
+    private final CatalogueService catalogues;
+    private final PaymentService payments;
+    private final Tokens tokens;
+
+    OrderIntake(OrderStore store, CatalogueService catalogues, PaymentService payments, Tokens tokens) {
+        this.store = store;
+        this.catalogues = catalogues;
+        this.payments = payments;
+        this.tokens = tokens;
+    }
+
+    /** @param placed when it was booked */
+    @Transactional
+    public void take(Booking booking, Contact contact, Instant placed) {
+        Catalogue catalogue = catalogues.catalogue();
+        Offer offer = catalogue.offer(booking.offer());
+        Length length = offer.lengths().stream()
+                .filter(l -> l.minutes().equals(booking.minutes()))
+                .findFirst()
+                .orElseGet(() -> offer.lengths().get(0));
+        Line line = new Line(
+                offer, length, length.minUnits(), booking.party(), Map.of(), booking.start(), booking.staff(),
+                booking.place(), placed, catalogue.zone());
+        Quote quote = Quote.of(List.of(new Quote.Asked(line, Quote.Pay.NOW)), placed, catalogue.zone());
+        store.insertBooking(booking, length, placed);
+        long order = store.insert(tokens.next(), null, contact, Locale.ENGLISH, OrderStatus.PLACED, quote, placed);
+        store.insertLine(order, 0, booking.id(), quote.lines().get(0), offer.taxRate());
+        if (quote.dueNow().isPositive()) {
+            payments.record(order, quote.dueNow(), "taken-in-" + booking.id());
+        }
+    }
+}

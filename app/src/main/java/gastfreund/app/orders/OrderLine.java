@@ -1,0 +1,45 @@
+package gastfreund.app.orders;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.money.Money;
+import gastfreund.core.offers.LengthId;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.time.Interval;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * A line of an order: its booking and what it cost when it was placed.
+ *
+ * @param place null where the offer has none
+ * @param expires when the hold ends (exclusive); null where it is none
+ * @param balanceDue when the balance falls due; null where there is none
+ */
+public record OrderLine(
+        BookingId booking,
+        OfferId offer,
+        Interval time,
+        PlaceId place,
+        LengthId length,
+        int units,
+        int party,
+        List<StaffId> staff,
+        BookingStatus status,
+        Instant expires,
+        Money total,
+        Money dueNow,
+        Money balance,
+        LocalDate balanceDue) {
+
+    /** Whether the booking stands, or waits to. */
+    public boolean stands() {
+        return switch (status) {
+            case HELD, REQUESTED, CONFIRMED, COMPLETED, NO_SHOW -> true;
+            case CANCELLED, DECLINED, LAPSED -> false;
+        };
+    }
+}

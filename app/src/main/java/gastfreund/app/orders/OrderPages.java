@@ -1,0 +1,83 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.house.Formats;
+import gastfreund.app.openings.Choice;
+import gastfreund.app.openings.OpeningsService;
+import gastfreund.app.openings.Slot;
+import gastfreund.app.openings.TermsInWords;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.Place;
+import gastfreund.core.offers.Staff;
+import gastfreund.core.openings.Query;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** Lines of orders as pages and messages show them. */
+@Component
+public class OrderPages {
+
+    /**
+     * A line with the words that go with it.
+     *
+     * @param staff names of those who serve
+     * @param place null where the offer has none
+     * @param directions empty where the place needs none
+     * @param terms as sentences
+     * @param freeUntil until when cancelling costs nothing; null where that is over or never was
+     */
+    public record Row(
+            OrderLine line,
+            Offer offer,
+            List<String> staff,
+            Place place,
+            String directions,
+            List<String> terms,
+            Instant freeUntil) {}
+
+    private final CatalogueService catalogues;
+    private final OpeningsService openings;
+    private final Clock clock;
+
+    OrderPages(CatalogueService catalogues, OpeningsService openings, Clock clock) {
+        this.catalogues = catalogues;
+        this.openings = openings;
+        this.clock = clock;
+    }
+
+    public List<Row> rows(List<OrderLine> lines, Formats f) {
+        Catalogue catalogue = catalogues.catalogue();
+        return lines.stream().map(line -> row(line, catalogue, f)).toList();
+    }
+
+    private Row row(OrderLine line, Catalogue catalogue, Formats f) {
+        Offer offer = catalogue.offer(line.offer());
+        Instant now = clock.instant();
+        return new Row(
+                line,
+                offer,
+                line.staff().stream().map(catalogue.house()::staff).map(Staff::name).toList(),
+                line.place() == null ? null : catalogue.house().place(line.place()),
+                line.place() == null ? "" : catalogue.placeNotes().getOrDefault(line.place(), ""),
+                TermsInWords.of(offer.terms(), f),
+                offer.terms().freeUntil(line.time().startInstant()).filter(now::isBefore).orElse(null));
+    }
+
+    /** The openings nearest to a line whose place went back. */
+    public List<Slot> nearest(OrderLine line) {
+        Catalogue catalogue = catalogues.catalogue();
+        Query query = Places.query(line, catalogue, clock.instant());
+        return openings.nearest(query, line.time().start(), 3).stream()
+                .map(e -> Slot.of(e, catalogue.house()))
+                .toList();
+    }
+
+    /** Where a place like the line's is kept. */
+    public String keepAddress(OrderLine line) {
+        Offer offer = catalogues.catalogue().offer(line.offer());
+        return Choice.again(offer, line.party(), line.length(), line.place()).keepAddress(null);
+    }
+}

@@ -1,0 +1,183 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.baskets.BasketLine;
+import gastfreund.app.baskets.BasketService;
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.house.Tokens;
+import gastfreund.app.payments.GatewayException;
+import gastfreund.app.payments.Payment;
+import gastfreund.app.payments.PaymentService;
+import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.orders.BookingSteps;
+import gastfreund.core.orders.Quote;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Places orders and leads guests to the gateway. */
+@Service
+public class OrderService {
+
+    private final OrderStore store;
+    private final BasketService baskets;
+    private final CatalogueService catalogues;
+    private final Places places;
+    private final PaymentService payments;
+    private final OrderLetters letters;
+    private final Tokens tokens;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    OrderService(
+            OrderStore store,
+            BasketService baskets,
+            CatalogueService catalogues,
+            Places places,
+            PaymentService payments,
+            OrderLetters letters,
+            Tokens tokens,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.store = store;
+        this.baskets = baskets;
+        this.catalogues = catalogues;
+        this.places = places;
+        this.payments = payments;
+        this.letters = letters;
+        this.tokens = tokens;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    public Optional<Order> byToken(String token) {
+        return store.byToken(token);
+    }
+
+    public Optional<Order> byNumber(long number) {
+        return store.byNumber(number);
+    }
+
+    /** The order that a booking belongs to; empty for a hold in a basket. */
+    public Optional<Order> byBooking(BookingId booking) {
+        return store.byBooking(booking.value());
+    }
+
+    public List<Order> newest(int most) {
+        return store.newest(most);
+    }
+
+    public List<JournalEntry> journal(Order order) {
+        return store.journal(order.id());
+    }
+
+    /**
+     * Places a basket as an order, all of it or nothing. Every line is looked at again inside the transaction, which has
+     * the write lock from its beginning ({@code docs/money.md}, "Orders, payments, holds").
+     */
+    @Transactional
+    public Placed place(String basket, Contact contact, Locale locale) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        Catalogue catalogue = catalogues.catalogue();
+        List<BasketLine> lines = baskets.lines(basket);
+        if (lines.isEmpty()) {
+            return new Placed.Empty();
+        }
+        List<BookingId> lost = lines.stream()
+                .filter(line -> !isToBeHad(line, catalogue, now))
+                .map(BasketLine::id)
+                .toList();
+        if (!lost.isEmpty()) {
+            return new Placed.NotToBeHad(lost);
+        }
+        Quote quote = baskets.quote(lines);
+        List<BookingStatus> statuses = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            boolean nothingDue = quote.lines().get(i).dueNow().isZero();
+            statuses.add(BookingSteps.whenPlaced(catalogue.offer(lines.get(i).offer()), nothingDue));
+        }
+        boolean waits = statuses.contains(BookingStatus.HELD);
+        OrderStatus status = waits ? OrderStatus.WAITING : OrderStatus.PLACED;
+        long id = store.insert(tokens.next(), basket, contact.trimmed(), locale, status, quote, now);
+        for (int i = 0; i < lines.size(); i++) {
+            BasketLine line = lines.get(i);
+            store.insertLine(id, i, line.id(), quote.lines().get(i), catalogue.offer(line.offer()).taxRate());
+            if (statuses.get(i) != BookingStatus.HELD) {
+                store.moveBooking(line.id(), statuses.get(i));
+            }
+            String to = statuses.get(i).code();
+            store.write(new JournalEntry(id, "booking", line.id().value(), "held", to, "guest", "ordered", now), now);
+        }
+        Order order = store.byId(id).orElseThrow();
+        if (!waits) {
+            letters.confirmed(order, payments.ofOrder(id));
+        }
+        return new Placed.Done(order, quote.dueNow().isZero() ? null : payments.want(id, quote.dueNow()));
+    }
+
+    private boolean isToBeHad(BasketLine line, Catalogue catalogue, Instant now) {
+        return line.isHeld(now)
+                && places.free(
+                        BasketService.query(line, catalogue, now).without(Set.of(line.id())),
+                        line.time().start(),
+                        line.staff());
+    }
+
+    /**
+     * Where the guest of an order pays: at the gateway, with a payment that is open there or a new one. Their places are
+     * kept as long as the gateway waits.
+     *
+     * @return empty where nothing is to be paid, or the places are no longer kept
+     * @throws GatewayException where the gateway cannot be reached
+     */
+    public Optional<String> payAddress(Order order) {
+        payments.askAbout(order.id());
+        Order current = store.byId(order.id()).orElseThrow();
+        Instant now = clock.instant();
+        boolean kept = current.lines().stream()
+                .allMatch(l -> l.status() != BookingStatus.HELD || l.expires().isAfter(now));
+        if (!kept || current.status() == OrderStatus.LAPSED || !unpaid(current).isPositive()) {
+            return Optional.empty();
+        }
+        List<Payment> all = payments.ofOrder(order.id());
+        String wanted = all.stream()
+                .filter(p -> p.state().isOpen())
+                .map(Payment::id)
+                .findFirst()
+                .orElseGet(() -> transaction.execute(s -> payments.want(order.id(), unpaid(current))));
+        return Optional.of(goTo(current, wanted).payUrl());
+    }
+
+    private Payment goTo(Order order, String payment) {
+        Catalogue catalogue = catalogues.catalogue();
+        Payment created = payments.create(
+                payment,
+                catalogue.house().currency().getCurrencyCode(),
+                catalogue.house().name() + " · " + order.number(),
+                "/bookings/" + order.token() + "/paid");
+        transaction.executeWithoutResult(s -> store.extendHolds(order.id(), created.expires()));
+        return created;
+    }
+
+    /** What is due now and not paid. */
+    Money unpaid(Order order) {
+        return order.dueNow().minus(paid(payments.ofOrder(order.id()))).notBelowZero();
+    }
+
+    static Money paid(List<Payment> payments) {
+        return Money.sum(payments.stream()
+                .filter(Payment::isPaid)
+                .map(p -> p.amount().minus(p.refunded()))
+                .toList());
+    }
+}

@@ -1,0 +1,266 @@
+package gastfreund.app.orders;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.money.Money;
+import gastfreund.core.money.Percent;
+import gastfreund.core.offers.Length;
+import gastfreund.core.offers.LengthId;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.Booking;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.orders.Quote;
+import gastfreund.core.time.Interval;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.support.GeneratedKeyHolder;
+import org.springframework.stereotype.Repository;
+
+/** Keeps orders, their lines and what became of their bookings. */
+@Repository
+class OrderStore {
+
+    private static final long FIRST_NUMBER = 1001;
+
+    private final JdbcClient jdbc;
+
+    OrderStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    long insert(String token, String basket, Contact contact, Locale locale, OrderStatus status, Quote quote, Instant now) {
+        GeneratedKeyHolder key = new GeneratedKeyHolder();
+        jdbc.sql(
+                        """
+                        INSERT INTO orders (number, token, basket, name, email, phone, locale, status, total, due_now,
+                                            placed_at)
+                        VALUES ((SELECT coalesce(max(number) + 1, :first) FROM orders), :token, :basket, :name, :email,
+                                :phone, :locale, :status, :total, :dueNow, :now)
+                        """)
+                .param("first", FIRST_NUMBER)
+                .param("token", token)
+                .param("basket", basket)
+                .param("name", contact.name())
+                .param("email", contact.email())
+                .param("phone", contact.phone())
+                .param("locale", locale.toLanguageTag())
+                .param("status", status.code())
+                .param("total", quote.total().minor())
+                .param("dueNow", quote.dueNow().minor())
+                .param("now", now.getEpochSecond())
+                .update(key);
+        return key.getKey().longValue();
+    }
+
+    /** Writes a booking that was made elsewhere. */
+    void insertBooking(Booking booking, Length length, Instant placed) {
+        jdbc.sql(
+                        """
+                        INSERT INTO bookings (id, offer, start_at, end_at, place, length, units, party, status, held_at)
+                        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+                        """)
+                .params(
+                        booking.id().value(),
+                        booking.offer().value(),
+                        booking.start() * 60,
+                        (booking.start() + booking.minutes().count()) * 60,
+                        booking.place() == null ? null : booking.place().value(),
+                        length.id().value(),
+                        length.minUnits(),
+                        booking.party(),
+                        booking.status().code(),
+                        placed.getEpochSecond())
+                .update();
+        for (StaffId person : booking.staff()) {
+            jdbc.sql("INSERT INTO booking_staff (booking, staff) VALUES (?, ?)")
+                    .params(booking.id().value(), person.value())
+                    .update();
+        }
+    }
+
+    void insertLine(long order, int line, BookingId booking, Quote.QuotedLine quoted, Percent taxRate) {
+        jdbc.sql(
+                        """
+                        INSERT INTO order_lines (order_id, line, booking, amount, discount, total, deposit, due_now,
+                                                 balance, balance_due, tax_rate)
+                        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+                        """)
+                .params(
+                        order,
+                        line,
+                        booking.value(),
+                        quoted.price().amount().minor(),
+                        quoted.discount().minor(),
+                        quoted.total().minor(),
+                        quoted.deposit().minor(),
+                        quoted.dueNow().minor(),
+                        quoted.balance().minor(),
+                        quoted.balanceDue() == null ? null : quoted.balanceDue().toString(),
+                        taxRate.toString())
+                .update();
+        jdbc.sql("UPDATE bookings SET order_id = ? WHERE id = ?")
+                .params(order, booking.value())
+                .update();
+    }
+
+    void moveBooking(BookingId booking, BookingStatus status) {
+        jdbc.sql("UPDATE bookings SET status = ? WHERE id = ?")
+                .params(status.code(), booking.value())
+                .update();
+    }
+
+    void moveOrder(long order, OrderStatus status) {
+        jdbc.sql("UPDATE orders SET status = ? WHERE id = ?").params(status.code(), order).update();
+    }
+
+    /** Lets the holds of an order last until {@code until}, unless they last longer. */
+    void extendHolds(long order, Instant until) {
+        jdbc.sql("UPDATE bookings SET expires_at = max(expires_at, ?) WHERE order_id = ? AND status = 'held'")
+                .params(until.getEpochSecond(), order)
+                .update();
+    }
+
+    void write(JournalEntry entry, Instant now) {
+        jdbc.sql(
+                        """
+                        INSERT INTO journal (at, who, order_id, about, subject, step_from, step_to, why)
+                        VALUES (?, ?, ?, ?, ?, ?, ?, ?)
+                        """)
+                .params(
+                        now.getEpochSecond(),
+                        entry.who(),
+                        entry.order(),
+                        entry.about(),
+                        entry.subject(),
+                        entry.from(),
+                        entry.to(),
+                        entry.why())
+                .update();
+    }
+
+    List<JournalEntry> journal(long order) {
+        return jdbc.sql("SELECT * FROM journal WHERE order_id = ? ORDER BY id")
+                .param(order)
+                .query((row, n) -> new JournalEntry(
+                        row.getLong("order_id"),
+                        row.getString("about"),
+                        row.getString("subject"),
+                        row.getString("step_from"),
+                        row.getString("step_to"),
+                        row.getString("who"),
+                        row.getString("why"),
+                        Instant.ofEpochSecond(row.getLong("at"))))
+                .list();
+    }
+
+    /** Orders that wait for money and whose places are no longer kept. */
+    List<Long> waitingInVain(Instant now) {
+        return jdbc.sql(
+                        """
+                        SELECT id FROM orders o
+                        WHERE status = 'waiting'
+                          AND NOT EXISTS (SELECT 1 FROM bookings b
+                                          WHERE b.order_id = o.id AND b.status = 'held' AND b.expires_at > ?)
+                        ORDER BY placed_at
+                        """)
+                .param(now.getEpochSecond())
+                .query(Long.class)
+                .list();
+    }
+
+    /** Orders that have waited for money since before an instant. */
+    List<Long> waitingSince(Instant before) {
+        return jdbc.sql("SELECT id FROM orders WHERE status = 'waiting' AND placed_at < ? ORDER BY placed_at")
+                .param(before.getEpochSecond())
+                .query(Long.class)
+                .list();
+    }
+
+    Optional<Order> byToken(String token) {
+        return find("token = ?", token);
+    }
+
+    Optional<Order> byNumber(long number) {
+        return find("number = ?", number);
+    }
+
+    Optional<Order> byId(long id) {
+        return find("id = ?", id);
+    }
+
+    Optional<Order> byBooking(String booking) {
+        return find("id = (SELECT order_id FROM bookings WHERE id = ?)", booking);
+    }
+
+    private Optional<Order> find(String condition, Object value) {
+        return jdbc.sql("SELECT * FROM orders WHERE " + condition).param(value).query(this::order).optional();
+    }
+
+    /** The newest orders, the last one first. */
+    List<Order> newest(int most) {
+        return jdbc.sql("SELECT * FROM orders ORDER BY number DESC LIMIT ?")
+                .param(most)
+                .query(this::order)
+                .list();
+    }
+
+    private Order order(ResultSet row, int number) throws SQLException {
+        long id = row.getLong("id");
+        return new Order(
+                id,
+                row.getLong("number"),
+                row.getString("token"),
+                new Contact(row.getString("name"), row.getString("email"), row.getString("phone")),
+                Locale.forLanguageTag(row.getString("locale")),
+                OrderStatus.ofCode(row.getString("status")),
+                Money.ofMinor(row.getLong("total")),
+                Money.ofMinor(row.getLong("due_now")),
+                Instant.ofEpochSecond(row.getLong("placed_at")),
+                lines(id));
+    }
+
+    private List<OrderLine> lines(long order) {
+        return jdbc.sql(
+                        """
+                        SELECT b.*, l.total, l.due_now, l.balance, l.balance_due,
+                               (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
+                        FROM order_lines l JOIN bookings b ON b.id = l.booking
+                        WHERE l.order_id = ?
+                        ORDER BY l.line
+                        """)
+                .param(order)
+                .query(OrderStore::line)
+                .list();
+    }
+
+    private static OrderLine line(ResultSet row, int number) throws SQLException {
+        String staff = row.getString("staff");
+        String place = row.getString("place");
+        String due = row.getString("balance_due");
+        long expires = row.getLong("expires_at");
+        boolean expiring = !row.wasNull();
+        return new OrderLine(
+                new BookingId(row.getString("id")),
+                new OfferId(row.getString("offer")),
+                Interval.between(row.getLong("start_at") / 60, row.getLong("end_at") / 60),
+                place == null ? null : new PlaceId(place),
+                new LengthId(row.getString("length")),
+                row.getInt("units"),
+                row.getInt("party"),
+                staff == null ? List.of() : Arrays.stream(staff.split(" ")).map(StaffId::new).toList(),
+                BookingStatus.ofCode(row.getString("status")),
+                expiring ? Instant.ofEpochSecond(expires) : null,
+                Money.ofMinor(row.getLong("total")),
+                Money.ofMinor(row.getLong("due_now")),
+                Money.ofMinor(row.getLong("balance")),
+                due == null ? null : LocalDate.parse(due));
+    }
+}

@@ -1,0 +1,162 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.payments.Payment;
+import gastfreund.app.payments.PaymentMoved;
+import gastfreund.app.payments.PaymentService;
+import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.orders.BookingSteps;
+import gastfreund.core.orders.PaymentState;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** What becomes of an order when money comes, comes too late, or does not come. */
+@Component
+class Outcomes {
+
+    private final OrderStore store;
+    private final CatalogueService catalogues;
+    private final Places places;
+    private final PaymentService payments;
+    private final OrderLetters letters;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    Outcomes(
+            OrderStore store,
+            CatalogueService catalogues,
+            Places places,
+            PaymentService payments,
+            OrderLetters letters,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.store = store;
+        this.catalogues = catalogues;
+        this.places = places;
+        this.payments = payments;
+        this.letters = letters;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    /** Runs inside the transaction in which the payment moved: both happen, or neither. */
+    @EventListener
+    void moved(PaymentMoved moved) {
+        Payment payment = moved.payment();
+        Order order = store.byId(payment.order()).orElseThrow();
+        store.write(
+                new JournalEntry(
+                        order.id(),
+                        "payment",
+                        payment.id(),
+                        moved.from().code(),
+                        payment.state().code(),
+                        "gateway",
+                        payment.reason(),
+                        clock.instant()),
+                clock.instant());
+        if (payment.state() == PaymentState.CAPTURED) {
+            captured(order, payment);
+        }
+    }
+
+    private void captured(Order order, Payment payment) {
+        List<Payment> all = payments.ofOrder(order.id());
+        Money before = OrderService.paid(all).minus(payment.amount());
+        if (before.compareTo(order.dueNow()) >= 0) {
+            payments.refund(payment, payment.amount(), "paid twice");
+            return;
+        }
+        Catalogue catalogue = catalogues.catalogue();
+        Instant now = clock.instant();
+        Money back = Money.ZERO;
+        for (OrderLine line : order.lines()) {
+            if (line.status() != BookingStatus.HELD && line.status() != BookingStatus.LAPSED) {
+                continue;
+            }
+            if (isToBeHad(line, catalogue, now)) {
+                move(order, line, BookingStatus.CONFIRMED, "paid", now);
+            } else {
+                back = back.plus(line.dueNow());
+                if (line.status() == BookingStatus.HELD) {
+                    move(order, line, BookingStatus.LAPSED, "the place was gone when the money came", now);
+                }
+            }
+        }
+        if (back.isPositive()) {
+            payments.refund(payment, back.atMost(payment.amount()), "the place was gone when the money came");
+        }
+        Order after = store.byId(order.id()).orElseThrow();
+        boolean stands = !after.standing().isEmpty();
+        moveOrder(after, stands ? OrderStatus.PLACED : OrderStatus.LAPSED, now);
+        if (stands) {
+            letters.confirmed(store.byId(order.id()).orElseThrow(), all);
+        } else {
+            letters.tooLate(after, back);
+        }
+    }
+
+    private boolean isToBeHad(OrderLine line, Catalogue catalogue, Instant now) {
+        boolean held = line.status() == BookingStatus.HELD && line.expires().isAfter(now);
+        return held
+                || line.time().startInstant().isAfter(now)
+                        && places.free(Places.query(line, catalogue, now), line.time().start(), line.staff());
+    }
+
+    private void move(Order order, OrderLine line, BookingStatus to, String why, Instant now) {
+        if (!BookingSteps.allows(line.status(), to)) {
+            throw new IllegalStateException("a booking cannot go from " + line.status() + " to " + to);
+        }
+        store.moveBooking(line.booking(), to);
+        store.write(
+                new JournalEntry(
+                        order.id(), "booking", line.booking().value(), line.status().code(), to.code(), "house", why, now),
+                now);
+    }
+
+    private void moveOrder(Order order, OrderStatus to, Instant now) {
+        if (order.status() != to) {
+            store.moveOrder(order.id(), to);
+            String number = Long.toString(order.number());
+            store.write(
+                    new JournalEntry(
+                            order.id(), "order", number, order.status().code(), to.code(), "house", "", now),
+                    now);
+        }
+    }
+
+    /** Asks the gateway about orders that have waited a while, since a notification may never come. */
+    void askAboutWaiting(Instant since) {
+        store.waitingSince(since).forEach(payments::askAbout);
+    }
+
+    /** Ends orders whose places are no longer kept, once the gateway has said that no money comes any more. */
+    void endWaitingInVain() {
+        for (long id : store.waitingInVain(clock.instant())) {
+            if (payments.giveUp(id)) {
+                transaction.executeWithoutResult(status -> lapse(id));
+            }
+        }
+    }
+
+    private void lapse(long id) {
+        Order order = store.byId(id).orElseThrow();
+        if (order.status() != OrderStatus.WAITING) {
+            return;
+        }
+        Instant now = clock.instant();
+        for (OrderLine line : order.lines()) {
+            if (line.status() == BookingStatus.HELD) {
+                move(order, line, BookingStatus.LAPSED, "not paid in time", now);
+            }
+        }
+        boolean stands = !store.byId(id).orElseThrow().standing().isEmpty();
+        moveOrder(order, stands ? OrderStatus.PLACED : OrderStatus.LAPSED, now);
+    }
+}

@@ -1,0 +1,21 @@
+package gastfreund.app.orders;
+
+import gastfreund.core.openings.BookingId;
+import java.util.List;
+
+/** What became of a wish to order a basket. */
+public sealed interface Placed {
+
+    /**
+     * It is an order now.
+     *
+     * @param payment the payment that is wanted; null where nothing is due
+     */
+    record Done(Order order, String payment) implements Placed {}
+
+    /** These lines cannot be had; nothing was charged, and the rest of the basket stays. */
+    record NotToBeHad(List<BookingId> lines) implements Placed {}
+
+    /** There is nothing in the basket. */
+    record Empty() implements Placed {}
+}

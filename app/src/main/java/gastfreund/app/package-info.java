@@ -1,0 +1,2 @@
+/** The application: a house's whole shop in one process over one SQLite file. */
+package gastfreund.app;

@@ -1,0 +1,11 @@
+package gastfreund.app.payments;
+
+import gastfreund.core.orders.PaymentState;
+
+/**
+ * A payment has taken a step; told inside the transaction in which it did.
+ *
+ * @param payment as it is after the step
+ * @param from the state before
+ */
+public record PaymentMoved(Payment payment, PaymentState from) {}

@@ -1,0 +1,92 @@
+// What scripts add to pages that work without them. Components are registered by name, since the policy allows no
+// expressions to be evaluated.
+document.addEventListener('alpine:init', () => {
+  const { Alpine } = window;
+
+  // The booking panel: whatever is changed in it is fetched alone, and the address follows.
+  Alpine.data('panel', () => ({
+    busy: false,
+
+    async follow(event) {
+      const link = event.target.closest('a[data-panel]');
+      if (!link || event.ctrlKey || event.metaKey || event.shiftKey || event.button !== 0) return;
+      event.preventDefault();
+      if (await this.load(link.href, link.dataset.panel)) {
+        history.pushState({ panel: true }, '', link.href);
+      }
+    },
+
+    async load(href, focus) {
+      const address = new URL(href);
+      address.searchParams.set('fragment', 'panel');
+      this.busy = true;
+      try {
+        const answer = await fetch(address, { headers: { Accept: 'text/html' } });
+        if (!answer.ok) throw new Error(answer.statusText);
+        const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
+        this.$root.replaceChildren(...html.body.firstElementChild.childNodes);
+        const again = focus && this.$root.querySelector(`[data-panel="${CSS.escape(focus)}"]`);
+        if (again) again.focus({ preventScroll: true });
+        return true;
+      } catch {
+        window.location.assign(href);
+        return false;
+      } finally {
+        this.busy = false;
+      }
+    },
+
+    back() {
+      this.load(window.location.href);
+    },
+  }));
+
+  // Time running out: the text is the minutes and seconds left until data-until (seconds since the epoch).
+  Alpine.data('countdown', () => ({
+    left: '',
+    over: false,
+    timer: null,
+
+    init() {
+      this.left = this.$el.textContent;
+      this.tick();
+      this.timer = setInterval(() => this.tick(), 1000);
+    },
+
+    tick() {
+      const seconds = Number(this.$el.dataset.until) - Math.floor(Date.now() / 1000);
+      if (seconds <= 0) {
+        clearInterval(this.timer);
+        this.left = '0:00';
+        if (!this.over && this.$el.dataset.reload) window.location.reload();
+        this.over = true;
+        return;
+      }
+      this.left = `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+    },
+
+    destroy() {
+      clearInterval(this.timer);
+    },
+  }));
+
+  // A form that is on its way is not sent twice, and says so.
+  Alpine.data('once', () => ({
+    sent: false,
+
+    send(event) {
+      if (this.sent) event.preventDefault();
+      this.sent = true;
+    },
+  }));
+
+  // The desk by keyboard: the arrows turn the days, T is today.
+  Alpine.data('desk', () => ({
+    key(event) {
+      if (event.target.closest('input, textarea, select') || event.altKey || event.ctrlKey || event.metaKey) return;
+      const link = { ArrowLeft: 'earlier', ArrowRight: 'later', t: 'today' }[event.key];
+      const target = link && this.$root.querySelector(`[data-day="${link}"]`);
+      if (target) target.click();
+    },
+  }));
+});

@@ -1,0 +1,17 @@
+package gastfreund.standins;
+
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
+import org.springframework.scheduling.annotation.EnableScheduling;
+
+/** Starts all stand-ins. */
+@SpringBootApplication
+@ConfigurationPropertiesScan
+@EnableScheduling
+public class StandinsApplication {
+
+    public static void main(String[] args) {
+        SpringApplication.run(StandinsApplication.class, args);
+    }
+}

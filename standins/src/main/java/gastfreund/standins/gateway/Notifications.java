@@ -1,0 +1,92 @@
+package gastfreund.standins.gateway;
+
+import gastfreund.standins.StandinsSettings;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.security.GeneralSecurityException;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.HexFormat;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import javax.crypto.Mac;
+import javax.crypto.spec.SecretKeySpec;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Tells a caller about its payment: signed, and again with growing pauses until it is taken. */
+@Component
+class Notifications implements DisposableBean {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Notifications.class);
+    private static final int TRIES = 8;
+
+    private final StandinsSettings settings;
+    private final JsonMapper json;
+    private final Clock clock = Clock.systemUTC();
+    private final HttpClient http = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
+    private final ScheduledExecutorService executor = Executors.newScheduledThreadPool(2);
+
+    Notifications(StandinsSettings settings, JsonMapper json) {
+        this.settings = settings;
+        this.json = json;
+    }
+
+    /** Sends what is to be told, after a pause. */
+    void send(String url, Payment.Told told, Duration pause) {
+        String body = json.writeValueAsString(told);
+        later(url, body, pause, 1);
+    }
+
+    private void later(String url, String body, Duration pause, int attempt) {
+        executor.schedule(() -> attempt(url, body, attempt), pause.toMillis(), TimeUnit.MILLISECONDS);
+    }
+
+    private void attempt(String url, String body, int attempt) {
+        try {
+            String time = Long.toString(clock.instant().getEpochSecond());
+            HttpRequest request = HttpRequest.newBuilder(URI.create(url))
+                    .timeout(Duration.ofSeconds(10))
+                    .header("Content-Type", "application/json")
+                    .header("Gateway-Time", time)
+                    .header("Gateway-Signature", sign(time + "." + body))
+                    .POST(HttpRequest.BodyPublishers.ofString(body))
+                    .build();
+            int status = http.send(request, HttpResponse.BodyHandlers.discarding()).statusCode();
+            if (status / 100 == 2) {
+                return;
+            }
+            LOG.info("notification to {} was answered {}", url, status);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return;
+        } catch (java.io.IOException e) {
+            LOG.info("notification to {} did not get through: {}", url, e.toString());
+        }
+        if (attempt < TRIES) {
+            later(url, body, Duration.ofSeconds(1L << attempt), attempt + 1);
+        }
+    }
+
+    private String sign(String text) {
+        try {
+            Mac mac = Mac.getInstance("HmacSHA256");
+            mac.init(new SecretKeySpec(settings.gatewaySecret().getBytes(StandardCharsets.UTF_8), "HmacSHA256"));
+            return HexFormat.of().formatHex(mac.doFinal(text.getBytes(StandardCharsets.UTF_8)));
+        } catch (GeneralSecurityException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @Override
+    public void destroy() {
+        executor.shutdownNow();
+    }
+}

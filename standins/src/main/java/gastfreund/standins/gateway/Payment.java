@@ -1,0 +1,56 @@
+package gastfreund.standins.gateway;
+
+import java.time.Instant;
+
+/** One payment in the gateway's own books; its steps are taken by {@link Payments} alone, under its lock. */
+final class Payment {
+
+    /** What a caller asks for. */
+    record Asked(
+            long amount, String currency, String capture, String description, String returnUrl, String notifyUrl) {}
+
+    /** What a caller is told. */
+    record Told(
+            String id,
+            String state,
+            long amount,
+            String currency,
+            long captured,
+            long refunded,
+            String reason,
+            String payUrl,
+            String expiresAt) {}
+
+    final String id;
+    final String token;
+    final Asked asked;
+    final Instant expires;
+    String state = "created";
+    String reason = "";
+    long captured;
+    long refunded;
+
+    Payment(String id, String token, Asked asked, Instant expires) {
+        this.id = id;
+        this.token = token;
+        this.asked = asked;
+        this.expires = expires;
+    }
+
+    boolean isOpen() {
+        return state.equals("created");
+    }
+
+    Told told(String address) {
+        return new Told(
+                id,
+                state,
+                asked.amount(),
+                asked.currency(),
+                captured,
+                refunded,
+                reason,
+                address + "/pay/" + token,
+                expires.toString());
+    }
+}

@@ -1,0 +1,138 @@
+package gastfreund.standins.gateway;
+
+import gastfreund.standins.StandinsSettings;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Service;
+
+/** The gateway's books. Every call with an idempotency key that was seen before gives the first answer again. */
+@Service
+class Payments {
+
+    /** A step that the payment's state does not allow. */
+    static final class NotAllowed extends RuntimeException {
+        NotAllowed(String message) {
+            super(message);
+        }
+    }
+
+    private final StandinsSettings settings;
+    private final Clock clock = Clock.systemUTC();
+    private final SecureRandom random = new SecureRandom();
+    private final Map<String, Payment> byId = new LinkedHashMap<>();
+    private final Map<String, Payment> byToken = new HashMap<>();
+    private final Map<String, Payment> answers = new HashMap<>();
+
+    Payments(StandinsSettings settings) {
+        this.settings = settings;
+    }
+
+    synchronized Payment create(String key, Payment.Asked asked) {
+        return once("create " + key, () -> {
+            if (asked.amount() <= 0) {
+                throw new NotAllowed("an amount must be positive");
+            }
+            Instant expires = clock.instant().plus(settings.payWithin()).truncatedTo(ChronoUnit.SECONDS);
+            Payment payment = new Payment("pay_" + secret(8), secret(16), asked, expires);
+            byId.put(payment.id, payment);
+            byToken.put(payment.token, payment);
+            return payment;
+        });
+    }
+
+    synchronized Optional<Payment> byId(String id) {
+        return Optional.ofNullable(byId.get(id)).map(this::current);
+    }
+
+    synchronized Optional<Payment> byToken(String token) {
+        return Optional.ofNullable(byToken.get(token)).map(this::current);
+    }
+
+    private Payment current(Payment payment) {
+        if (payment.isOpen() && !clock.instant().isBefore(payment.expires)) {
+            payment.state = "expired";
+        }
+        return payment;
+    }
+
+    /** The guest paid; false where the payment is no longer open. */
+    synchronized boolean pay(Payment payment) {
+        if (!current(payment).isOpen()) {
+            return false;
+        }
+        boolean now = !"later".equals(payment.asked.capture());
+        payment.state = now ? "captured" : "authorised";
+        payment.captured = now ? payment.asked.amount() : 0;
+        return true;
+    }
+
+    /** The bank refused; false where the payment is no longer open. */
+    synchronized boolean refuse(Payment payment, String reason) {
+        if (!current(payment).isOpen()) {
+            return false;
+        }
+        payment.state = "failed";
+        payment.reason = reason;
+        return true;
+    }
+
+    synchronized Payment capture(String key, Payment payment) {
+        return once("capture " + key, () -> {
+            requireState(payment, "authorised");
+            payment.state = "captured";
+            payment.captured = payment.asked.amount();
+            return payment;
+        });
+    }
+
+    synchronized Payment cancel(String key, Payment payment) {
+        return once("void " + key, () -> {
+            if (!current(payment).isOpen()) {
+                requireState(payment, "authorised");
+            }
+            payment.state = "voided";
+            return payment;
+        });
+    }
+
+    synchronized Payment refund(String key, Payment payment, long amount) {
+        return once("refund " + key, () -> {
+            if (amount <= 0 || amount > payment.captured - payment.refunded) {
+                throw new NotAllowed("no more than what was captured and not yet refunded can be refunded");
+            }
+            payment.refunded += amount;
+            payment.state = payment.refunded == payment.captured ? "refunded" : "partly refunded";
+            return payment;
+        });
+    }
+
+    private Payment once(String key, Supplier<Payment> step) {
+        Payment before = answers.get(key);
+        if (before != null) {
+            return before;
+        }
+        Payment after = step.get();
+        answers.put(key, after);
+        return after;
+    }
+
+    private void requireState(Payment payment, String state) {
+        if (!current(payment).state.equals(state)) {
+            throw new NotAllowed("the payment is " + payment.state + ", not " + state);
+        }
+    }
+
+    private String secret(int bytes) {
+        byte[] secret = new byte[bytes];
+        random.nextBytes(secret);
+        return HexFormat.of().formatHex(secret);
+    }
+}
