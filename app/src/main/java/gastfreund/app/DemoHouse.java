@@ -13,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.DayOfWeek;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -36,6 +37,9 @@ class DemoHouse implements ApplicationRunner {
     private static final String EMAIL = "okka@quillmere.example";
 
     private static final String PASSWORD = "clay and water";
+
+    /** How long lies between two bookings of the demo. */
+    private static final Duration BOOKED_EVERY = Duration.ofMinutes(157);
 
     private final Settings settings;
     private final CatalogueService catalogues;
@@ -74,9 +78,11 @@ class DemoHouse implements ApplicationRunner {
         List<Booking> bookings = file.bookings().stream()
                 .sorted(Comparator.comparingLong(Booking::start))
                 .toList();
+        Instant placed = clock.instant().minus(BOOKED_EVERY.multipliedBy(bookings.size() + 1L));
         for (Booking booking : bookings) {
             JsonNode guest = extra.path("guests").path(booking.id().value());
-            intake.take(moved(booking, weeks, file.house().zone()), contact(guest), clock.instant().minus(5, ChronoUnit.DAYS));
+            placed = placed.plus(BOOKED_EVERY);
+            intake.take(moved(booking, weeks, file.house().zone()), contact(guest), placed);
         }
     }
 

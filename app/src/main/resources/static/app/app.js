@@ -4,16 +4,22 @@ document.addEventListener('alpine:init', () => {
   const { Alpine } = window;
 
   // The booking panel: whatever is changed in it is fetched alone, and the address follows.
+  // A click that comes while another is on its way waits for it, and then means the link that stands in its place.
   Alpine.data('panel', () => ({
     busy: false,
+    last: Promise.resolve(),
 
-    async follow(event) {
+    follow(event) {
       const link = event.target.closest('a[data-panel]');
       if (!link || event.ctrlKey || event.metaKey || event.shiftKey || event.button !== 0) return;
       event.preventDefault();
-      if (await this.load(link.href, link.dataset.panel)) {
-        history.pushState({ panel: true }, '', link.href);
-      }
+      const name = link.dataset.panel;
+      this.last = this.last.then(async () => {
+        const current = this.$root.querySelector(`[data-panel="${CSS.escape(name)}"]`);
+        if (current && (await this.load(current.href, name))) {
+          history.pushState({ panel: true }, '', current.href);
+        }
+      });
     },
 
     async load(href, focus) {

@@ -198,23 +198,26 @@ class BoardService {
                 selected.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)).minusWeeks(2);
         Days days = Days.between(catalogue.zone(), first.minusDays(1), first.plusDays(Ruler.DAYS - 1L));
         List<BoardBooking> bookings = store.between(days.span(), clock.instant());
-        long[] open = new long[days.count()];
-        long[] taken = new long[days.count()];
+        long[] staffOpen = new long[days.count()];
+        long[] staffTaken = new long[days.count()];
+        long[] unitsOpen = new long[days.count()];
+        long[] unitsTaken = new long[days.count()];
         boolean[] waiting = new boolean[days.count()];
         for (Staff person : catalogue.house().staff()) {
-            add(open, days, person.hours().openTime(days), 1);
+            add(staffOpen, days, person.hours().openTime(days), 1);
         }
         IntervalSet houseHours = catalogue.house().hours().openTime(days);
         for (Resource resource : catalogue.house().resources()) {
-            add(open, days, resource.hours().openTime(days).intersect(houseHours), resource.units());
+            add(unitsOpen, days, resource.hours().openTime(days).intersect(houseHours), resource.units());
         }
         for (BoardBooking booking : bookings) {
             Offer offer = catalogue.offer(booking.offer());
-            long lanes = booking.staff().size()
-                    + catalogue.house().resources().stream()
-                            .mapToLong(r -> units(offer, r, booking))
-                            .sum();
-            add(taken, days, IntervalSet.of(booking.time()), lanes);
+            IntervalSet taken = IntervalSet.of(booking.time().widened(offer.prep(), offer.reset()));
+            if (countsForStaff(booking, offer, bookings)) {
+                add(staffTaken, days, taken, booking.staff().size());
+            }
+            long units = catalogue.house().resources().stream().mapToLong(r -> units(offer, r, booking)).sum();
+            add(unitsTaken, days, taken, units);
             int day = days.dayOf(booking.time().start());
             if (booking.status() == BookingStatus.REQUESTED && day >= 0 && day < waiting.length) {
                 waiting[day] = true;
@@ -222,13 +225,28 @@ class BoardService {
         }
         List<Ruler.Tick> ticks = new ArrayList<>();
         for (int day = 1; day < days.count(); day++) {
-            int percent = open[day] == 0 ? (taken[day] > 0 ? 100 : 0) : (int) Math.min(100, taken[day] * 100 / open[day]);
+            int percent = Math.max(percent(staffTaken[day], staffOpen[day]), percent(unitsTaken[day], unitsOpen[day]));
             int fill = percent == 0 ? 0 : Math.max(3, percent * FULL / 100);
             LocalDate date = days.date(day);
             ticks.add(new Ruler.Tick(
-                    date, (day - 1) * TICK, fill, percent, open[day] > 0, waiting[day], date.equals(selected)));
+                    date, (day - 1) * TICK, fill, percent, staffOpen[day] + unitsOpen[day] > 0, waiting[day], date.equals(selected)));
         }
         return new Ruler(List.copyOf(ticks));
+    }
+
+    /** Bookings that share a session take its staff once: the first of them counts. */
+    private static boolean countsForStaff(BoardBooking booking, Offer offer, List<BoardBooking> all) {
+        return !offer.sharing().shared()
+                || all.stream()
+                        .filter(b -> b.offer().equals(booking.offer()) && b.time().equals(booking.time()))
+                        .filter(b -> b.staff().equals(booking.staff()))
+                        .findFirst()
+                        .filter(booking::equals)
+                        .isPresent();
+    }
+
+    private static int percent(long taken, long open) {
+        return open == 0 ? (taken > 0 ? 100 : 0) : (int) Math.min(100, taken * 100 / open);
     }
 
     private static void add(long[] sums, Days days, IntervalSet set, long weight) {

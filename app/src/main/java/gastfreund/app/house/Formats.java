@@ -54,6 +54,13 @@ public final class Formats {
         return amount(money, whole ? 0 : digits, digits);
     }
 
+    /** The bare number, where it is short enough to stand under a bar; else nothing. */
+    public String bareMoney(Money money) {
+        int digits = Math.max(0, currency.getDefaultFractionDigits());
+        BigDecimal amount = BigDecimal.valueOf(money.minor(), digits).stripTrailingZeros();
+        return amount.scale() <= 0 && amount.precision() - amount.scale() <= 3 ? amount.toPlainString() : "";
+    }
+
     private String amount(Money money, int least, int digits) {
         NumberFormat format = NumberFormat.getNumberInstance(locale);
         format.setMinimumFractionDigits(least);
