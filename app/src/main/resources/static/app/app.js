@@ -16,8 +16,10 @@ document.addEventListener('alpine:init', () => {
       const name = link.dataset.panel;
       this.last = this.last.then(async () => {
         const current = this.$root.querySelector(`[data-panel="${CSS.escape(name)}"]`);
-        if (current && (await this.load(current.href, name))) {
-          history.pushState({ panel: true }, '', current.href);
+        // In the ribbon's picture a link's href is no string, so the attribute is read.
+        const address = current && new URL(current.getAttribute('href'), window.location.href).href;
+        if (address && (await this.load(address, name))) {
+          history.pushState({ panel: true }, '', address);
         }
       });
     },

@@ -40,6 +40,11 @@ public final class Booked {
         return NOTHING;
     }
 
+    /** All bookings, by start. */
+    public List<Booking> bookings() {
+        return List.of(bookings);
+    }
+
     /** The bookings whose guest's time, widened by what comes before and after it, may overlap {@code reach}. */
     List<Booking> bookingsTouching(Interval reach, long before, long after) {
         int from = firstAtOrAfter(bookingStarts, reach.start() - longestBooking - after);

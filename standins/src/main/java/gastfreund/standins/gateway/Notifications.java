@@ -1,6 +1,7 @@
 package gastfreund.standins.gateway;
 
 import gastfreund.standins.StandinsSettings;
+import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -10,6 +11,8 @@ import java.security.GeneralSecurityException;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.HexFormat;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -28,6 +31,10 @@ class Notifications implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(Notifications.class);
     private static final int TRIES = 8;
 
+    /** One notification on its way. */
+    private record Telling(String payment, String url, String body) {}
+
+    private final Map<String, Integer> taken = new ConcurrentHashMap<>();
     private final StandinsSettings settings;
     private final JsonMapper json;
     private final Clock clock = Clock.systemUTC();
@@ -41,15 +48,21 @@ class Notifications implements DisposableBean {
 
     /** Sends what is to be told, after a pause. */
     void send(String url, Payment.Told told, Duration pause) {
-        String body = json.writeValueAsString(told);
-        later(url, body, pause, 1);
+        later(new Telling(told.id(), url, json.writeValueAsString(told)), pause, 1);
     }
 
-    private void later(String url, String body, Duration pause, int attempt) {
-        executor.schedule(() -> attempt(url, body, attempt), pause.toMillis(), TimeUnit.MILLISECONDS);
+    /** How many notifications about a payment were taken by the one they went to. */
+    int taken(String payment) {
+        return taken.getOrDefault(payment, 0);
     }
 
-    private void attempt(String url, String body, int attempt) {
+    private void later(Telling telling, Duration pause, int attempt) {
+        executor.schedule(() -> attempt(telling, attempt), pause.toMillis(), TimeUnit.MILLISECONDS);
+    }
+
+    private void attempt(Telling telling, int attempt) {
+        String url = telling.url();
+        String body = telling.body();
         try {
             String time = Long.toString(clock.instant().getEpochSecond());
             HttpRequest request = HttpRequest.newBuilder(URI.create(url))
@@ -61,17 +74,18 @@ class Notifications implements DisposableBean {
                     .build();
             int status = http.send(request, HttpResponse.BodyHandlers.discarding()).statusCode();
             if (status / 100 == 2) {
+                taken.merge(telling.payment(), 1, Integer::sum);
                 return;
             }
             LOG.info("notification to {} was answered {}", url, status);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             return;
-        } catch (java.io.IOException e) {
+        } catch (IOException e) {
             LOG.info("notification to {} did not get through: {}", url, e.toString());
         }
         if (attempt < TRIES) {
-            later(url, body, Duration.ofSeconds(1L << attempt), attempt + 1);
+            later(telling, Duration.ofSeconds(1L << attempt), attempt + 1);
         }
     }
 

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
@@ -64,6 +65,13 @@ class PayController {
             refused(payment, "The second confirmation was declined.");
         }
         return "redirect:" + payment.asked.returnUrl();
+    }
+
+    /** How many notifications about a payment were taken: for whoever wants to know that none is on its way. */
+    @GetMapping("/gateway/notifications/{payment}")
+    @ResponseBody
+    String taken(@PathVariable String payment) {
+        return Integer.toString(notifications.taken(payment));
     }
 
     private void paid(Payment payment, Duration pause) {

@@ -1,0 +1,155 @@
+package gastfreund.app;
+
+import gastfreund.app.openings.OpeningsService;
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.LengthId;
+import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.Query;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.AfterEach;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.context.TestConfiguration;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Import;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+
+/** The whole application with the demo house on a real file, and the stand-ins beside it; one for all such tests. */
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
+@Import(DemoHouseTest.Clocks.class)
+public abstract class DemoHouseTest {
+
+    protected static final Standins STANDINS = Standins.running();
+    private static final Path HOME = temporary();
+
+    @TestConfiguration
+    static class Clocks {
+        @Bean
+        MovableClock movableClock() {
+            return new MovableClock();
+        }
+    }
+
+    @Autowired
+    protected MovableClock clock;
+
+    @Autowired
+    protected OpeningsService openings;
+
+    @Autowired
+    protected JdbcClient jdbc;
+
+    @LocalServerPort
+    private int port;
+
+    private final HttpClient http = HttpClient.newHttpClient();
+
+    private static Path temporary() {
+        try {
+            return Files.createTempDirectory("gastfreund");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @DynamicPropertySource
+    static void properties(DynamicPropertyRegistry registry) {
+        registry.add("gastfreund.home", HOME::toString);
+        registry.add("gastfreund.demo", () -> "../demo");
+        registry.add("gastfreund.gateway.url", STANDINS::address);
+        registry.add("spring.mail.port", STANDINS::smtpPort);
+        registry.add("gastfreund.limits.holds", () -> 10_000);
+        registry.add("gastfreund.limits.checkouts", () -> 10_000);
+        registry.add("gastfreund.jobs.outcomes", () -> "1h");
+        registry.add("gastfreund.jobs.refunds", () -> "200ms");
+        registry.add("gastfreund.jobs.outbox", () -> "200ms");
+    }
+
+    @AfterEach
+    void resetClock() {
+        clock.reset();
+    }
+
+    protected String address(String path) {
+        return "http://localhost:" + port + path;
+    }
+
+    /** An opening of an offer some days from today, on the first such date that has one. */
+    protected Answer.Entry opening(String offer, String length, int party, int daysAhead) {
+        LocalDate from = clock.instant().atZone(ZoneId.of("Europe/Berlin")).toLocalDate().plusDays(daysAhead);
+        return openings.next(Query.of(new OfferId(offer), from, from, clock.instant())
+                        .withLength(new LengthId(length), 1)
+                        .withParty(party))
+                .orElseThrow();
+    }
+
+    protected HttpResponse<String> get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(address(path))).header("Accept", "text/html"));
+    }
+
+    protected HttpResponse<String> post(String path, Map<String, Object> form, String... headers) {
+        String body = form.entrySet().stream()
+                .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue().toString(), StandardCharsets.UTF_8))
+                .collect(Collectors.joining("&"));
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address(path)))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body));
+        if (headers.length > 0) {
+            request.headers(headers);
+        }
+        return send(request);
+    }
+
+    protected HttpResponse<String> send(HttpRequest.Builder request) {
+        try {
+            return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Keeps a place over HTTP and gives the path to which that led. */
+    protected String keep(String offer, String length, int party, long start) {
+        HttpResponse<String> kept = post(
+                "/offers/" + offer + "/keep?party=" + party + "&length=" + length, Map.of("start", start));
+        return path(kept);
+    }
+
+    /** Orders a basket over HTTP and gives the address to which that led. */
+    protected String order(String basketPath, String name, String email) {
+        HttpResponse<String> ordered =
+                post(basketPath + "/checkout", Map.of("name", name, "email", email, "phone", "030 5550 100"));
+        return ordered.headers().firstValue("Location").orElseThrow();
+    }
+
+    /** Chooses a card at the gateway and gives the path to which the guest is sent back. */
+    protected String pay(String payAddress, String card) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(payAddress))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString("card=" + card));
+        return path(send(request));
+    }
+
+    protected static String path(HttpResponse<String> redirect) {
+        URI target = URI.create(redirect.headers().firstValue("Location").orElseThrow());
+        return target.getPath() + (target.getQuery() == null ? "" : "?" + target.getQuery());
+    }
+}

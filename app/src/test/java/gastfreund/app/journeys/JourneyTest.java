@@ -1,0 +1,253 @@
+package gastfreund.app.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import gastfreund.app.DemoHouseTest;
+import gastfreund.app.orders.OutcomeJob;
+import java.nio.file.Files;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.awaitility.Awaitility;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** Each way a user goes, in a real browser with the real application and the real stand-ins. */
+class JourneyTest extends DemoHouseTest {
+
+    @Autowired
+    private OutcomeJob job;
+
+    private final List<String> complaints = new ArrayList<>();
+    private BrowserContext context;
+    private Page page;
+
+    private void open(boolean scripts, int width) {
+        context = Browsers.chromium()
+                .newContext(new Browser.NewContextOptions()
+                        .setViewportSize(width, 800)
+                        .setLocale("en-GB")
+                        .setJavaScriptEnabled(scripts));
+        page = context.newPage();
+        page.onConsoleMessage(m -> {
+            if (m.type().equals("error")) {
+                complaints.add(m.text());
+            }
+        });
+        page.onPageError(complaints::add);
+        page.onRequest(r -> {
+            if (!r.url().startsWith("http://localhost:") && !r.url().startsWith("data:")) {
+                complaints.add("a request to another host: " + r.url());
+            }
+        });
+    }
+
+    @AfterEach
+    void close() {
+        context.close();
+        assertThat(complaints).as("what the browser complained about").isEmpty();
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile(name)));
+    }
+
+    private Locator heading(String name) {
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile(name)));
+    }
+
+    private Locator link(String name) {
+        return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile(name)));
+    }
+
+    /** Keeps the first time on a day in the given week of the ribbon. */
+    private void keepSomething(String offer, int week) {
+        page.navigate(address("/"));
+        link(offer).click();
+        page.locator(".ribbon .day:has(.bar)").nth(week * 5).click();
+        page.locator(".slot").first().click();
+        assertThat(page).hasURL(Pattern.compile("/basket/[A-Za-z0-9_-]{22}$"));
+    }
+
+    private void checkOut(String name) {
+        link("To checkout").click();
+        page.getByLabel("Name").fill(name);
+        page.getByLabel("Mail address").fill(name.toLowerCase().replace(' ', '.') + "@post.example");
+        page.getByLabel("Telephone").fill("+49 30 5550 177");
+        button("Book and pay").click();
+        assertThat(heading("Quillmere Clay House")).isVisible();
+    }
+
+    private void payWith(String card) {
+        page.getByText(card, new Page.GetByTextOptions().setExact(true)).click();
+        button("^Pay").click();
+    }
+
+    private void signIn() {
+        page.navigate(address("/desk"));
+        page.getByLabel("Mail address").fill("okka@quillmere.example");
+        page.getByLabel("Password").fill("clay and water");
+        button("Sign in").click();
+        assertThat(link("Board")).isVisible();
+        page.waitForLoadState();
+    }
+
+    @Test
+    void fromAFirstClickToTheBoard() throws Exception {
+        open(true, 1280);
+        page.navigate(address("/"));
+        assertThat(heading("Quillmere Clay House")).isVisible();
+        assertThat(page.locator(".offer")).hasCount(3);
+        link("A private lesson").click();
+        page.waitForLoadState();
+        page.evaluate("window.sameDocument = true");
+        page.getByLabel("One person more").click();
+        link("1 ½ hours").click();
+        assertThat(page.getByText("2 people")).isVisible();
+        assertThat(link("1 ½ hours")).hasAttribute("aria-current", "true");
+        assertThat(page).hasURL(Pattern.compile("party=2&length=90"));
+        page.locator(".ribbon .day:has(.bar)").nth(6).click();
+        assertThat(page).hasURL(Pattern.compile("day="));
+        assertThat(page.evaluate("window.sameDocument")).isEqualTo(true);
+        page.goBack();
+        assertThat(page).not().hasURL(Pattern.compile("day="));
+        page.goForward();
+        assertThat(page).hasURL(Pattern.compile("day="));
+        assertThat(page.locator("#panel[data-busy=true]")).hasCount(0);
+        page.locator(".slot").first().click();
+        assertThat(page.locator(".held")).containsText(Pattern.compile("1[45]:[0-5][0-9]"));
+        link("Add something else").click();
+        assertThat(page.locator(".head .kept")).containsText("1 place kept");
+        link("Open clay table").click();
+        page.locator(".ribbon .day:has(.bar)").nth(8).click();
+        page.locator(".slot").first().click();
+        assertThat(page.locator(".lines > li")).hasCount(2);
+        assertThat(page.locator(".ladder")).containsText("To pay by");
+        link("To checkout").click();
+        button("Book and pay").click();
+        assertThat(page.getByText("Please tell us your name.")).isVisible();
+        page.getByLabel("Name").fill("Tilde Rehn");
+        page.getByLabel("Mail address").fill("tilde@post.example");
+        page.getByLabel("Telephone").fill("nobody knows");
+        button("Book and pay").click();
+        assertThat(page.getByLabel("Name")).hasValue("Tilde Rehn");
+        assertThat(page.getByText("at least six digits")).isVisible();
+        page.getByLabel("Telephone").fill("+49 30 5550 177");
+        button("Book and pay").click();
+        payWith("Works");
+
+        assertThat(heading("See you soon, Tilde Rehn")).isVisible();
+        Download file = page.waitForDownload(() -> link("Put it in my calendar").click());
+        assertThat(Files.readString(file.path())).contains("BEGIN:VEVENT").contains("Open clay table");
+        String bookingPage = page.url();
+        String order = page.getByText(Pattern.compile("^Order \\d+")).first().textContent().replaceAll("\\D", "");
+
+        page.navigate(STANDINS.address() + "/mail");
+        Locator letter = page.locator(".mail li", new Page.LocatorOptions().setHasText("tilde@post.example"));
+        Awaitility.await().atMost(Duration.ofSeconds(20)).until(() -> {
+            page.reload();
+            return letter.count() > 0;
+        });
+        letter.first().locator("a").click();
+        assertThat(page.getByText("booking.ics")).isVisible();
+        assertThat(page.frameLocator("iframe").getByText("your places are booked")).isVisible();
+        assertThat(page.frameLocator("iframe").getByText("Your booking")).hasAttribute("href", bookingPage);
+        assertThat(page.locator(".mail")).containsText("Tilde Rehn booked (order " + order + ")");
+
+        signIn();
+        link("Orders").click();
+        link("^" + order + "$").click();
+        assertThat(page.locator("aside")).containsText("received");
+        page.locator(".lines a").first().click();
+        assertThat(page.locator(".board .selected").first()).isVisible();
+        assertThat(heading("Tilde Rehn")).isVisible();
+        link("Open the order").click();
+        assertThat(heading("Tilde Rehn")).isVisible();
+        assertThat(page.locator("main")).containsText("confirmed");
+    }
+
+    @Test
+    void theWholeWayWithScriptsOff() {
+        open(false, 390);
+        page.navigate(address("/"));
+        link("Open clay table").click();
+        page.getByLabel("One person more").click();
+        assertThat(page.getByText("2 people")).isVisible();
+        page.locator(".ribbon .day:has(.bar)").nth(12).click();
+        page.locator(".slot").first().click();
+        assertThat(page.locator(".held")).containsText("until");
+        checkOut("Selma Quast");
+        payWith("Works");
+        assertThat(heading("See you soon, Selma Quast")).isVisible();
+    }
+
+    @Test
+    void aRefusedCardKeepsThePlaceForAnother() {
+        open(true, 390);
+        keepSomething("Wheel hire", 1);
+        checkOut("Levin Horst");
+        payWith("Is refused");
+        assertThat(heading("The card was refused")).isVisible();
+        assertThat(page.getByText("Nothing was charged")).isVisible();
+        button("^Pay").click();
+        payWith("Asks for a second confirmation");
+        button("Yes, pay").click();
+        assertThat(heading("See you soon, Levin Horst")).isVisible();
+    }
+
+    @Test
+    void aBankThatNeverAnswersLosesNobodysMoney() {
+        open(true, 1280);
+        keepSomething("Wheel hire", 2);
+        checkOut("Maike Sundt");
+        payWith("Never answers");
+        assertThat(heading("We have not heard from the bank yet")).isVisible();
+        assertThat(page.getByText("Your places are kept until")).isVisible();
+        link("Ask the bank again").click();
+        assertThat(heading("We have not heard from the bank yet")).isVisible();
+        clock.moveAhead(Duration.ofMinutes(21));
+        job.run();
+        page.reload();
+        assertThat(heading("The time ran out")).isVisible();
+        assertThat(page.getByText("Nothing was charged")).isVisible();
+        assertThat(page.locator("main form button").first()).isVisible();
+    }
+
+    @Test
+    void anExpiredHoldOffersTheNearestWithOneClick() {
+        open(true, 1280);
+        keepSomething("A private lesson", 2);
+        clock.moveAhead(Duration.ofMinutes(16));
+        page.reload();
+        assertThat(page.getByText("The time ran out, and the place is free for others again.")).isVisible();
+        page.locator(".lines form button").first().click();
+        assertThat(page.locator(".held")).hasCount(1);
+        assertThat(page.locator(".lines > li")).hasCount(1);
+        assertThat(link("To checkout")).isVisible();
+    }
+
+    @Test
+    void theDeskTurnsItsDaysByKeyAndLetsGoAgain() {
+        open(true, 1280);
+        signIn();
+        String today = page.locator(".head .name").textContent();
+        page.keyboard().press("ArrowRight");
+        assertThat(page.locator(".head .name")).not().hasText(today);
+        page.waitForLoadState();
+        page.keyboard().press("t");
+        assertThat(page.locator(".head .name")).hasText(today);
+        button("Sign out").click();
+        assertThat(page.getByText("You are signed out.")).isVisible();
+        page.navigate(address("/desk"));
+        assertThat(page.getByLabel("Password")).isVisible();
+    }
+}

@@ -1,0 +1,119 @@
+package gastfreund.app.journeys;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.ReducedMotion;
+import gastfreund.app.GastfreundApplication;
+import gastfreund.app.Standins;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** Makes the pictures in docs/screenshots from the demo house; run by {@code ./gastfreund shots}. */
+public final class Shots {
+
+    private final String address;
+    private final Path folder;
+
+    private Shots(String address, Path folder) {
+        this.address = address;
+        this.folder = folder;
+    }
+
+    /** @param arguments the folder for the pictures */
+    public static void main(String[] arguments) throws Exception {
+        Standins standins = Standins.running();
+        ConfigurableApplicationContext app = SpringApplication.run(
+                GastfreundApplication.class,
+                "--server.port=0",
+                "--gastfreund.home=" + Files.createTempDirectory("gastfreund-shots"),
+                "--gastfreund.demo=demo",
+                "--gastfreund.gateway.url=" + standins.address(),
+                "--spring.mail.port=" + standins.smtpPort());
+        String port = app.getEnvironment().getProperty("local.server.port");
+        new Shots("http://localhost:" + port, Path.of(arguments[0])).all();
+        System.exit(SpringApplication.exit(app));
+    }
+
+    private void all() {
+        guest(1280, "");
+        guest(390, "-390");
+        desk();
+    }
+
+    private Page page(int width) {
+        BrowserContext context = Browsers.chromium()
+                .newContext(new Browser.NewContextOptions()
+                        .setViewportSize(width, 800)
+                        .setLocale("en-GB")
+                        .setColorScheme(ColorScheme.LIGHT)
+                        .setReducedMotion(ReducedMotion.REDUCE));
+        return context.newPage();
+    }
+
+    private void take(Page page, String name) {
+        page.waitForLoadState();
+        page.evaluate("document.fonts.ready");
+        page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+    }
+
+    private void guest(int width, String suffix) {
+        boolean wide = width > 600;
+        Page page = page(width);
+        page.navigate(address + "/");
+        take(page, "house" + suffix);
+        page.navigate(address + "/offers/private-lesson?party=2&length=90");
+        page.locator(".ribbon .day:has(.bar)").nth(wide ? 8 : 9).click();
+        page.waitForURL("**day=**");
+        Locator slot = page.locator(".slot").nth(1);
+        if (wide) {
+            slot.hover();
+        }
+        take(page, "offer" + suffix);
+        slot.click();
+        page.waitForURL("**/basket/**");
+        String basket = page.url().substring(page.url().lastIndexOf('/') + 1);
+        page.navigate(address + "/offers/clay-table?party=3&basket=" + basket);
+        page.locator(".ribbon .day:has(.bar)").nth(wide ? 10 : 11).click();
+        page.waitForURL("**day=**");
+        page.locator(".slot").first().click();
+        page.waitForURL("**/basket/**");
+        take(page, "basket" + suffix);
+        page.navigate(address + "/basket/" + basket + "/checkout");
+        page.getByLabel("Name").fill("Tilde Rehn");
+        page.getByLabel("Mail address").fill("tilde.rehn@post.example");
+        page.getByLabel("Telephone").fill("+49 30 5550 177");
+        take(page, "checkout" + suffix);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Book and pay")).click();
+        page.waitForURL("**/pay/**");
+        if (wide) {
+            take(page, "gateway");
+        }
+        page.locator("button[type=submit]").click();
+        page.waitForURL("**/bookings/**");
+        take(page, "booking" + suffix);
+    }
+
+    private void desk() {
+        Page page = page(1280);
+        page.navigate(address + "/desk");
+        page.getByLabel("Mail address").fill("okka@quillmere.example");
+        page.getByLabel("Password").fill("clay and water");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
+        page.waitForURL("**/desk*");
+        // Thursday of this week has the most to show; the ruler's third week is this one.
+        page.locator(".ruler a").nth(17).click();
+        page.waitForURL("**day=**");
+        page.locator(".board a").nth(1).click();
+        page.waitForURL("**booking=**");
+        take(page, "board");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Open the order")).click();
+        page.waitForURL("**/orders/**");
+        take(page, "order");
+    }
+}
