@@ -9,6 +9,19 @@ document.addEventListener('alpine:init', () => {
     busy: false,
     last: Promise.resolve(),
 
+    init() {
+      this.show();
+    },
+
+    // On a narrow screen the ribbon is wider than its place: the chosen day is brought into sight.
+    show() {
+      const place = this.$root.querySelector('.scroll');
+      const day = this.$root.querySelector('.day[aria-current]');
+      if (!place || !day || place.scrollWidth <= place.clientWidth) return;
+      const { left, width } = day.getBoundingClientRect();
+      place.scrollLeft += left + width / 2 - place.getBoundingClientRect().left - place.clientWidth / 2;
+    },
+
     follow(event) {
       const link = event.target.closest('a[data-panel]');
       if (!link || event.ctrlKey || event.metaKey || event.shiftKey || event.button !== 0) return;
@@ -33,6 +46,7 @@ document.addEventListener('alpine:init', () => {
         if (!answer.ok) throw new Error(answer.statusText);
         const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
         this.$root.replaceChildren(...html.body.firstElementChild.childNodes);
+        this.show();
         const again = focus && this.$root.querySelector(`[data-panel="${CSS.escape(focus)}"]`);
         if (again) again.focus({ preventScroll: true });
         return true;
