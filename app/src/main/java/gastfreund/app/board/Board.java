@@ -35,6 +35,8 @@ public record Board(
     /**
      * A session's block with its shoulders.
      *
+     * @param title the guest's name, or the offer's where several share it; null for a hold in a basket
+     * @param narrow whether there is room for a first word only
      * @param sessionParty persons in the whole session
      * @param prepX where it is first taken
      * @param resetEnd where it is free again
@@ -42,6 +44,7 @@ public record Board(
     public record Block(
             BoardBooking booking,
             String title,
+            boolean narrow,
             String offer,
             int sessionParty,
             int seats,
@@ -50,6 +53,14 @@ public record Board(
             int prepX,
             int resetEnd,
             boolean selected) {
+
+        /** What is written on it: who comes, and how many; null for a hold in a basket. */
+        public String label() {
+            if (title == null || seats > 0) {
+                return title;
+            }
+            return narrow ? title.split(" ")[0] : title + ", " + sessionParty;
+        }
 
         public int end() {
             return x + width;

@@ -34,6 +34,7 @@ class BoardService {
     private static final int POOL_HEIGHT = 84;
     private static final int FIRST_HOUR = 8;
     private static final int LAST_HOUR = 21;
+    private static final int NARROW = 76;
     private static final int TICK = 30;
     private static final int FULL = 34;
 
@@ -138,6 +139,7 @@ class BoardService {
                 blocks.add(new Board.Block(
                         shown,
                         offer.sharing().shared() ? offer.title() : shown.guest(),
+                        scale.x(shown.time().end()) - x < NARROW,
                         offer.title(),
                         session.stream().mapToInt(BoardBooking::party).sum(),
                         offer.sharing().seats(),

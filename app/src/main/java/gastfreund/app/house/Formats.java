@@ -17,6 +17,9 @@ import org.springframework.context.MessageSource;
 /** How amounts, times and durations are said in one language, for one house. */
 public final class Formats {
 
+    /** A dash at which no line breaks. */
+    private static final String TO = "\u202f–\u2060\u202f";
+
     private final MessageSource messages;
     private final Locale locale;
     private final HouseZone zone;
@@ -79,7 +82,7 @@ public final class Formats {
 
     /** {@code 16:30 – 18:00}. */
     public String times(Interval interval) {
-        return time(interval.start()) + "\u2009–\u2009" + time(interval.end());
+        return time(interval.start()) + TO + time(interval.end());
     }
 
     /** {@code Thursday 21 January}. */
@@ -106,7 +109,7 @@ public final class Formats {
     public String dayAndTimes(Interval interval) {
         LocalDate first = zone.dateOf(interval.start());
         LocalDate last = zone.dateOf(interval.end());
-        String end = first.equals(last) ? times(interval) : time(interval.start()) + "\u2009–\u2009"
+        String end = first.equals(last) ? times(interval) : time(interval.start()) + TO
                 + shortDay(last) + " " + time(interval.end());
         return day(first) + ", " + end;
     }
