@@ -36,8 +36,13 @@ public final class Shots {
                 "--gastfreund.gateway.url=" + standins.address(),
                 "--spring.mail.port=" + standins.smtpPort());
         String port = app.getEnvironment().getProperty("local.server.port");
-        new Shots("http://localhost:" + port, Path.of(arguments[0])).all();
-        System.exit(SpringApplication.exit(app));
+        int outcome = 1;
+        try {
+            new Shots("http://localhost:" + port, Path.of(arguments[0])).all();
+            outcome = SpringApplication.exit(app);
+        } finally {
+            System.exit(outcome);
+        }
     }
 
     private void all() {
@@ -50,6 +55,8 @@ public final class Shots {
         BrowserContext context = Browsers.chromium()
                 .newContext(new Browser.NewContextOptions()
                         .setViewportSize(width, 800)
+                        .setHasTouch(width < 600)
+                        .setIsMobile(width < 600)
                         .setLocale("en-GB")
                         .setColorScheme(ColorScheme.LIGHT)
                         .setReducedMotion(ReducedMotion.REDUCE));
