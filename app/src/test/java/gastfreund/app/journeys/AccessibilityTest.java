@@ -1,0 +1,59 @@
+package gastfreund.app.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.ReducedMotion;
+import gastfreund.app.DemoHouseTest;
+import java.util.List;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** What axe finds on the main pages, in both themes and on a wide and a narrow screen. */
+class AccessibilityTest extends DemoHouseTest {
+
+    @ParameterizedTest
+    @EnumSource(
+            value = ColorScheme.class,
+            names = {"LIGHT", "DARK"})
+    void noPageHasAFault(ColorScheme theme) {
+        String basket = keep("private-lesson", "60", 2, opening("private-lesson", "60", 2, 20).time().start());
+        try (BrowserContext context = Browsers.chromium()
+                .newContext(new Browser.NewContextOptions()
+                        .setViewportSize(theme == ColorScheme.LIGHT ? 1280 : 390, 800)
+                        .setColorScheme(theme)
+                        .setReducedMotion(ReducedMotion.REDUCE))) {
+            Page page = context.newPage();
+            for (String path : List.of("/", "/offers/private-lesson?party=2", "/offers/clay-table", basket,
+                    basket + "/checkout", "/desk/sign-in")) {
+                page.navigate(address(path));
+                assertThat(faults(page)).as(path).isEmpty();
+            }
+            page.getByLabel("Mail address").fill("okka@quillmere.example");
+            page.getByLabel("Password").fill("clay and water");
+            page.locator("main form button").click();
+            page.waitForURL("**/desk*");
+            page.locator(".ruler a").nth(17).click();
+            page.waitForURL("**day=**");
+            page.locator(".board a").first().click();
+            page.waitForURL("**booking=**");
+            assertThat(faults(page)).as("board").isEmpty();
+            page.navigate(address("/desk/orders"));
+            assertThat(faults(page)).as("orders").isEmpty();
+            page.locator("main table a").first().click();
+            assertThat(faults(page)).as("order").isEmpty();
+        }
+    }
+
+    private static List<String> faults(Page page) {
+        page.waitForLoadState();
+        return new AxeBuilder(page)
+                .analyze().getViolations().stream()
+                        .flatMap(rule -> rule.getNodes().stream().map(node -> rule.getId() + ": " + node.getHtml()))
+                        .toList();
+    }
+}
