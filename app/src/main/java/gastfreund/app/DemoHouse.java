@@ -102,7 +102,8 @@ class DemoHouse implements ApplicationRunner {
                 booking.place(),
                 booking.party(),
                 booking.status(),
-                booking.expires());
+                booking.expires(),
+                booking.addOns());
     }
 
     private static Contact contact(JsonNode guest) {

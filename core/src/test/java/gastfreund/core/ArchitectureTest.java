@@ -16,8 +16,8 @@ class ArchitectureTest {
             new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("gastfreund.core");
 
     @Test
-    void coreKnowsNothingButJava() {
-        classes().should().onlyDependOnClassesThat().resideInAnyPackage("gastfreund.core..", "java..").check(core);
+    void coreKnowsNothingButJavaAndARecurrenceRuleLibrary() {
+        classes().should().onlyDependOnClassesThat().resideInAnyPackage("gastfreund.core..", "java..", "org.dmfs.rfc5545..").check(core);
     }
 
     @Test

@@ -13,6 +13,18 @@ public final class BadFileException extends RuntimeException {
         this.problems = List.copyOf(problems);
     }
 
+    /** The problems of a file, told with its name. */
+    BadFileException(String file, List<Problem> problems) {
+        super(problems.stream().map(p -> file + ": " + p).collect(Collectors.joining("\n")));
+        this.problems = List.copyOf(problems);
+    }
+
+    static void throwIfAny(List<Problem> problems) {
+        if (!problems.isEmpty()) {
+            throw new BadFileException(problems);
+        }
+    }
+
     public List<Problem> problems() {
         return problems;
     }

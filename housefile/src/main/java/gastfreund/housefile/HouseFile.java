@@ -3,6 +3,7 @@ package gastfreund.housefile;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.hours.Schedule;
 import gastfreund.core.money.Money;
+import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Place;
@@ -22,8 +23,8 @@ import gastfreund.core.time.Minutes;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Currency;
-import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -67,10 +68,13 @@ public record HouseFile(House house, Map<String, PromoCode> promoCodes, List<Boo
     public static HouseFile read(JsonNode json) {
         List<Problem> problems = new ArrayList<>();
         HouseFile file = new Reading(Node.root(json, problems)).file();
-        if (!problems.isEmpty()) {
-            throw new BadFileException(problems);
-        }
+        BadFileException.throwIfAny(problems);
         return file;
+    }
+
+    /** JSON as text, on lines that can be read. */
+    public static String printed(JsonNode json) {
+        return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(json);
     }
 
     /** One reading of one file. */
@@ -90,13 +94,13 @@ public record HouseFile(House house, Map<String, PromoCode> promoCodes, List<Boo
         HouseFile file() {
             root.required("format").word(FORMAT);
             Node house = root.required("house").object("name", "zone", "currency", "hours", "extra");
-            OfferReader offerReader = new OfferReader(references, schedules);
+            String name = house.required("name").text();
+            HouseZone zone = house.required("zone").parsed("a zone of the tz database", HouseZone.of("UTC"), HouseZone::of);
+            OfferReader offerReader = new OfferReader(references, schedules, zone);
             List<Offer> offers = root.elements("offers").stream()
                     .map(offerReader::offer)
                     .flatMap(Optional::stream)
                     .toList();
-            String name = house.required("name").text();
-            HouseZone zone = house.required("zone").parsed("a zone of the tz database", HouseZone.of("UTC"), HouseZone::of);
             Currency currency =
                     house.required("currency").parsed("an ISO 4217 code", Currency.getInstance("EUR"), Currency::getInstance);
             Schedule hours = schedules.hoursOf(house);
@@ -150,7 +154,7 @@ public record HouseFile(House house, Map<String, PromoCode> promoCodes, List<Boo
         }
 
         private Map<String, PromoCode> promoCodes() {
-            Map<String, PromoCode> codes = new HashMap<>();
+            Map<String, PromoCode> codes = new LinkedHashMap<>();
             for (Node node : root.elements("promoCodes")) {
                 node.object("code", "percent", "amount", "offers", "from", "to", "minSubtotal", "maxUses", "used");
                 String code = node.required("code").text();
@@ -194,7 +198,7 @@ public record HouseFile(House house, Map<String, PromoCode> promoCodes, List<Boo
                 }
                 OfferId offer = new OfferId(references.offer(node.required("offer")));
                 BookingStatus status = BookingStatus.ofCode(node.required("status").word(statuses()));
-                addOns(node, offers, offer);
+                Map<AddOnId, Integer> addOns = addOns(node, offers, offer);
                 node.made(() -> new Booking(
                                 new BookingId(id),
                                 offer,
@@ -206,7 +210,8 @@ public record HouseFile(House house, Map<String, PromoCode> promoCodes, List<Boo
                                 node.member("place").map(p -> new PlaceId(references.place(p))).orElse(null),
                                 node.integer("party", 1, MOST, 1),
                                 status,
-                                node.member("expires").map(Node::instant).orElse(null)))
+                                node.member("expires").map(Node::instant).orElse(null),
+                                addOns))
                         .ifPresent(bookings::add);
             }
             return bookings;
@@ -216,10 +221,11 @@ public record HouseFile(House house, Map<String, PromoCode> promoCodes, List<Boo
             return Arrays.stream(BookingStatus.values()).map(BookingStatus::code).toArray(String[]::new);
         }
 
-        private static void addOns(Node booking, List<Offer> offers, OfferId id) {
+        private static Map<AddOnId, Integer> addOns(Node booking, List<Offer> offers, OfferId id) {
+            Map<AddOnId, Integer> quantities = new LinkedHashMap<>();
             booking.member("addOns").ifPresent(addOns -> {
                 for (Map.Entry<String, Node> addOn : addOns.members()) {
-                    addOn.getValue().integer(0, MOST);
+                    quantities.put(new AddOnId(addOn.getKey()), addOn.getValue().integer(0, MOST));
                     boolean known = offers.stream()
                             .filter(o -> o.id().equals(id))
                             .flatMap(o -> o.addOns().stream())
@@ -229,6 +235,7 @@ public record HouseFile(House house, Map<String, PromoCode> promoCodes, List<Boo
                     }
                 }
             });
+            return quantities;
         }
 
         private Optional<Busy> busy(Node node) {

@@ -81,6 +81,11 @@ final class Node {
         return child(json.get(name), name);
     }
 
+    /** A member for a problem of its own, missing or not. */
+    Node at(String name) {
+        return child(json.path(name), name);
+    }
+
     /** The same value, whose further problems are not worth telling. */
     private Node silent() {
         return new Node(json, path, new ArrayList<>());
@@ -123,6 +128,15 @@ final class Node {
         return json.stringValue();
     }
 
+    /** A text that may be blank. */
+    String textOrBlank() {
+        if (!json.isString()) {
+            problem("must be a text");
+            return "";
+        }
+        return json.stringValue();
+    }
+
     boolean truth() {
         if (!json.isBoolean()) {
             problem("must be true or false");
@@ -150,6 +164,12 @@ final class Node {
 
     OptionalInt integer(String name, int least, int most) {
         return member(name).map(n -> OptionalInt.of(n.integer(least, most))).orElse(OptionalInt.empty());
+    }
+
+    /** As {@link #integer(String, int, int)}; a problem where it is missing. */
+    OptionalInt requiredInteger(String name, int least, int most) {
+        required(name);
+        return integer(name, least, most);
     }
 
     int integer(String name, int least, int most, int otherwise) {

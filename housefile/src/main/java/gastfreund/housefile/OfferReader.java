@@ -17,7 +17,9 @@ import gastfreund.core.offers.Serving;
 import gastfreund.core.offers.Sharing;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.offers.Starts;
+import gastfreund.core.offers.Timetable;
 import gastfreund.core.offers.Use;
+import gastfreund.core.time.HouseZone;
 import gastfreund.core.time.Minutes;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -37,20 +39,38 @@ final class OfferReader {
     private final References references;
     private final ScheduleReader schedules;
 
-    OfferReader(References references, ScheduleReader schedules) {
+    private final HouseZone zone;
+
+    OfferReader(References references, ScheduleReader schedules, HouseZone zone) {
         this.references = references;
         this.schedules = schedules;
+        this.zone = zone;
     }
 
     Optional<Offer> offer(Node node) {
         node.object(
                 "id", "title", "mode", "lengths", "basis", "starts", "prep", "reset", "sharing", "seats", "fill",
-                "party", "staff", "uses", "places", "hours", "notice", "horizonDays", "season", "limits", "confirm",
+                "party", "staff", "uses", "places", "hours", "timetable", "notice", "horizonDays", "season", "limits", "confirm",
                 "contested", "addOns", "priceRules", "payment", "terms", "taxPercent", "extra");
-        node.member("mode").ifPresent(m -> m.word("open"));
+        boolean timetabled = node.word("mode", new String[] {"open", "timetable"}, "open").equals("timetable");
         PaymentReader payments = new PaymentReader(references);
         List<Length> lengths = lengths(node.required("lengths"));
-        Sharing sharing = sharing(node);
+        List<PlaceId> places = node.elements("places").stream()
+                .map(p -> new PlaceId(references.place(p)))
+                .toList();
+        Timetable timetable = timetabled
+                ? new TimetableReader(references, lengths, places).timetable(node).orElse(null)
+                : null;
+        if (!timetabled) {
+            node.member("timetable").ifPresent(t -> t.problem("goes with \"mode\": \"timetable\" only"));
+        }
+        Sharing sharing = sharing(node, timetable);
+        if (timetabled && timetable == null) {
+            return Optional.empty();
+        }
+        if (timetabled && timetable.clashes(zone)) {
+            node.at("timetable").problem("has two sessions at one start and place");
+        }
         Offer.Confirm confirm = confirm(node);
         Schedule hours = node.member("hours").map(schedules::schedule).orElse(null);
         return node.made(() -> new Offer(
@@ -61,15 +81,14 @@ final class OfferReader {
                         ? Offer.Basis.PERSON
                         : Offer.Basis.BOOKING,
                 node.member("starts").map(this::starts).orElse(Starts.usual()),
+                timetable,
                 Minutes.of(node.integer("prep", 0, MOST_MINUTES, 0)),
                 Minutes.of(node.integer("reset", 0, MOST_MINUTES, 0)),
                 sharing,
-                party(node, sharing),
+                party(node, sharing, timetable),
                 serving(node, lengths),
                 node.elements("uses").stream().map(this::use).toList(),
-                node.elements("places").stream()
-                        .map(p -> new PlaceId(references.place(p)))
-                        .toList(),
+                places,
                 hours,
                 bounds(node),
                 confirm,
@@ -124,24 +143,31 @@ final class OfferReader {
         return new Starts.Clock(every, node.integer("offset", -MOST, MOST, 0));
     }
 
-    private static Sharing sharing(Node node) {
+    private static Sharing sharing(Node node, Timetable timetable) {
         boolean shared = node.word("sharing", new String[] {"private", "shared"}, "private").equals("shared");
-        String fill = node.word("fill", new String[] {"first", "spread"}, "first");
-        if (!shared) {
-            node.member("seats").ifPresent(s -> s.integer(1, MOST));
-            return Sharing.none();
+        Sharing.Fill fill = node.word("fill", new String[] {"first", "spread"}, "first").equals("first")
+                ? Sharing.Fill.FIRST
+                : Sharing.Fill.SPREAD;
+        OptionalInt seats = node.integer("seats", 1, MOST);
+        if (timetable != null) {
+            boolean everyEntry = timetable.entries().stream().allMatch(e -> e.seats().isPresent());
+            return Sharing.of((everyEntry ? seats : node.requiredInteger("seats", 1, MOST)).orElse(1), fill);
         }
-        return Sharing.of(
-                node.required("seats").integer(1, MOST),
-                fill.equals("first") ? Sharing.Fill.FIRST : Sharing.Fill.SPREAD);
+        return shared
+                ? Sharing.of(node.requiredInteger("seats", 1, MOST).orElse(1), fill)
+                : new Sharing(false, seats.orElse(0), fill);
     }
 
-    private static Party party(Node node, Sharing sharing) {
-        int most = sharing.shared() ? Math.max(1, sharing.seats()) : 1;
+    private static Party party(Node node, Sharing sharing, Timetable timetable) {
+        int most = sharing.shared() ? sharing.seats() : 1;
+        if (timetable != null) {
+            most = Math.max(most, timetable.mostSeats());
+        }
+        int usual = most;
         Optional<Node> party = node.member("party").map(p -> p.object("min", "max"));
         int min = party.map(p -> p.integer("min", 1, MOST, 1)).orElse(1);
-        int max = party.map(p -> p.integer("max", 1, MOST, Math.max(min, most))).orElse(most);
-        return party.flatMap(p -> p.made(() -> new Party(min, max))).orElse(new Party(1, most));
+        int max = party.map(p -> p.integer("max", 1, MOST, Math.max(min, usual))).orElse(usual);
+        return party.flatMap(p -> p.made(() -> new Party(min, max))).orElse(new Party(1, usual));
     }
 
     private Serving serving(Node node, List<Length> lengths) {

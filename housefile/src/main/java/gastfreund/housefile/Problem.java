@@ -9,6 +9,6 @@ public record Problem(String path, String message) {
 
     @Override
     public String toString() {
-        return (path.isEmpty() ? "the file" : path) + ": " + message;
+        return (path.isEmpty() ? "the whole" : path) + ": " + message;
     }
 }

@@ -35,7 +35,7 @@ final class ScheduleReader {
             exception.object("from", "to", "windows");
             LocalDate from = exception.required("from").date();
             LocalDate to = exception.required("to").date();
-            List<Window> windows = exception.required("windows").elements().stream()
+            List<Window> windows = exception.elements("windows").stream()
                     .map(w -> window(w.object("from", "to", "offers", "audience")))
                     .toList();
             exception.made(() -> new HoursException(from, to, windows)).ifPresent(exceptions::add);

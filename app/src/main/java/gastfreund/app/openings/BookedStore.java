@@ -15,6 +15,7 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -65,7 +66,8 @@ class BookedStore {
                 place == null ? null : new PlaceId(place),
                 row.getInt("party"),
                 BookingStatus.ofCode(row.getString("status")),
-                expiring ? Instant.ofEpochSecond(expires) : null);
+                expiring ? Instant.ofEpochSecond(expires) : null,
+                Map.of());
     }
 
     private List<Busy> busy(Interval reach) {

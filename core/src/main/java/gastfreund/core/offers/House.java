@@ -62,12 +62,24 @@ public final class House {
         for (Offer offer : offers) {
             boolean known = house.places.keySet().containsAll(offer.places())
                     && house.staff.keySet().containsAll(offer.serving().of())
-                    && offer.uses().stream().allMatch(u -> house.resources.containsKey(u.resource()));
+                    && offer.uses().stream().allMatch(u -> house.resources.containsKey(u.resource()))
+                    && (!offer.hasTimetable() || house.hasAllOf(offer, offer.timetable()));
             if (!known) {
                 throw new IllegalArgumentException("offer " + offer.id() + " names what the house does not have");
             }
+            if (offer.hasTimetable() && offer.timetable().clashes(zone)) {
+                throw new IllegalArgumentException(
+                        "offer " + offer.id() + " has two sessions at one start and place");
+            }
         }
         return house;
+    }
+
+    private boolean hasAllOf(Offer offer, Timetable timetable) {
+        return timetable.entries().stream()
+                .allMatch(e -> staff.keySet().containsAll(e.staff())
+                        && (e.place() == null || places.containsKey(e.place()))
+                        && offer.lengths().contains(e.length()));
     }
 
     private static <K, V> Map<K, V> byId(List<V> things, Function<V, K> id) {

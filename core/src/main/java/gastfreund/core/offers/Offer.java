@@ -15,7 +15,8 @@ import java.util.Optional;
  *
  * @param lengths at least one
  * @param basis whether prices are for the booking or for each person
- * @param starts when it may start
+ * @param starts when it may start, in mode {@code open}
+ * @param timetable its sessions, in mode {@code timetable}; null in mode {@code open}
  * @param prep how long staff and resources are taken before the guest's time
  * @param reset how long they are taken after it
  * @param places where it happens, in the offer's order; empty where it has none
@@ -28,6 +29,7 @@ public record Offer(
         List<Length> lengths,
         Basis basis,
         Starts starts,
+        Timetable timetable,
         Minutes prep,
         Minutes reset,
         Sharing sharing,
@@ -71,6 +73,9 @@ public record Offer(
         if (contested && confirm != Confirm.BY_HAND) {
             throw new IllegalArgumentException("only what is confirmed by hand can be contested");
         }
+        if (timetable != null && !sharing.shared()) {
+            throw new IllegalArgumentException("a timetable's sessions are shared");
+        }
         if (sharing.shared()) {
             if (lengths.stream().anyMatch(l -> l.maxUnits() != 1)) {
                 throw new IllegalArgumentException("a shared offer has lengths of exactly one unit");
@@ -81,12 +86,35 @@ public record Offer(
         }
     }
 
+    /** Whether its sessions are at times fixed beforehand. */
+    public boolean hasTimetable() {
+        return timetable != null;
+    }
+
+    /** Whether a person can serve it; in a timetable, an entry's. */
+    public boolean servedBy(StaffId person) {
+        return hasTimetable()
+                ? timetable.entries().stream().anyMatch(e -> e.staff().contains(person))
+                : serving.of().contains(person);
+    }
+
+    /** Whether it can happen at a place; in a timetable, an entry's too. */
+    public boolean isAt(PlaceId place) {
+        return places.contains(place)
+                || hasTimetable() && timetable.entries().stream().anyMatch(e -> place.equals(e.place()));
+    }
+
     public Optional<Length> length(LengthId wanted) {
         return lengths.stream().filter(l -> l.id().equals(wanted)).findFirst();
     }
 
     public Optional<AddOn> addOn(AddOnId wanted) {
         return addOns.stream().filter(a -> a.id().equals(wanted)).findFirst();
+    }
+
+    /** The place named, else the offer's first; null where it has none. */
+    public PlaceId placeOr(PlaceId named) {
+        return named != null || places.isEmpty() ? named : places.get(0);
     }
 
     /** The place where it happens unless another is asked for; empty where it has none. */

@@ -1,11 +1,13 @@
 package gastfreund.core.openings;
 
 import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.time.Minutes;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 
 /**
  * One guest's place in one session ({@code docs/openings.md}, "Commitments").
@@ -16,6 +18,7 @@ import java.util.List;
  * @param place null where the offer has none
  * @param party 1 or more
  * @param expires when a hold ends (exclusive); null unless held
+ * @param addOns quantities by add-on; their minutes are part of {@code minutes}
  */
 public record Booking(
         BookingId id,
@@ -26,11 +29,13 @@ public record Booking(
         PlaceId place,
         int party,
         BookingStatus status,
-        Instant expires) {
+        Instant expires,
+        Map<AddOnId, Integer> addOns) {
 
     /** @throws IllegalArgumentException where a hold has no end, or nobody comes */
     public Booking {
         staff = List.copyOf(staff);
+        addOns = Map.copyOf(addOns);
         if (status == BookingStatus.HELD && expires == null) {
             throw new IllegalArgumentException("a hold needs an end");
         }

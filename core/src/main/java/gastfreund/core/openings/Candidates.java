@@ -1,13 +1,16 @@
 package gastfreund.core.openings;
 
 import gastfreund.core.offers.Starts;
+import gastfreund.core.offers.Timetable;
 import gastfreund.core.time.Days;
+import gastfreund.core.time.HouseZone;
 import gastfreund.core.time.IntervalSet;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
 
-/** The candidate starts of a situation ({@code docs/openings.md}, "Candidate starts"), ascending. */
+/** The candidate starts of a situation ({@code docs/openings.md}, "Candidate starts" and "Mode timetable"), ascending. */
 final class Candidates {
 
     private static final long DAY = 1440;
@@ -16,6 +19,12 @@ final class Candidates {
 
     /** For each option its starts; the same array for all where the starts do not depend on who serves. */
     static List<long[]> of(Situation situation) {
+        if (situation.offer.hasTimetable()) {
+            Query query = situation.demand.query();
+            return situation.options.stream()
+                    .map(option -> occurrences(situation, option.way().entry(), query))
+                    .toList();
+        }
         Starts starts = situation.offer.starts();
         if (starts instanceof Starts.FromWindow window) {
             return situation.options.stream()
@@ -27,6 +36,17 @@ final class Candidates {
                 : clock((Starts.Clock) starts);
         long[] same = onEveryDate(situation, minutesOfDay);
         return situation.options.stream().map(option -> same).toList();
+    }
+
+    /** The occurrences of an entry whose date, by the zone's rules, is among the query's. */
+    private static long[] occurrences(Situation situation, Timetable.Entry entry, Query query) {
+        HouseZone zone = situation.house.zone();
+        return Arrays.stream(entry.startsBetween(query.from().minusDays(1), query.to(), zone))
+                .filter(start -> {
+                    LocalDate date = zone.dateOf(start);
+                    return !date.isBefore(query.from()) && !date.isAfter(query.to());
+                })
+                .toArray();
     }
 
     private static int[] clock(Starts.Clock clock) {

@@ -6,6 +6,7 @@ import gastfreund.core.offers.Length;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
+import gastfreund.core.offers.Timetable;
 import gastfreund.core.time.Minutes;
 import java.util.List;
 import java.util.Map;
@@ -14,11 +15,28 @@ import java.util.Optional;
 /**
  * A query that fits its offer, with what it leaves open filled in.
  *
- * @param minutes of the guest's time
- * @param place null where the offer has none
- * @param options who would serve, each list an option of its own, in the offer's order
+ * @param longest guest's time of its ways
+ * @param ways in the offer's order
  */
-record Demand(Query query, Offer offer, Length length, Minutes minutes, PlaceId place, List<List<StaffId>> options) {
+record Demand(Query query, Offer offer, Minutes longest, List<Way> ways) {
+
+    /**
+     * One way in which the offer can be had: by whom, where and for how long.
+     *
+     * @param place null where the offer has none
+     * @param minutes of the guest's time
+     * @param seats persons in one session; 0 where nobody shares
+     * @param entry of the timetable; null in mode {@code open}
+     */
+    record Way(
+            List<StaffId> staff, PlaceId place, Length length, Minutes minutes, int seats, Timetable.Entry entry) {
+
+        private boolean fits(Query query) {
+            return (query.staff() == null || staff.contains(query.staff()))
+                    && (query.length() == null || length.id().equals(query.length()))
+                    && (query.place() == null || query.place().equals(place));
+        }
+    }
 
     /** Either a demand or the first refusal ({@code docs/openings.md}, "Party"). */
     record Checked(Demand demand, Refusal refusal) {}
@@ -29,12 +47,30 @@ record Demand(Query query, Offer offer, Length length, Minutes minutes, PlaceId 
         if (refusal != null) {
             return new Checked(null, refusal);
         }
-        PlaceId place = query.place() != null ? query.place() : offer.firstPlace().orElse(null);
-        List<List<StaffId>> options = offer.serving().options().stream()
-                .filter(o -> query.staff() == null || o.contains(query.staff()))
+        List<Way> ways = (offer.hasTimetable() ? entries(offer) : options(offer, query, length))
+                .stream().filter(way -> way.fits(query)).toList();
+        Minutes longest = ways.stream().map(Way::minutes).max(Minutes::compareTo).orElse(Minutes.ZERO);
+        return new Checked(new Demand(query, offer, longest, ways), null);
+    }
+
+    private static List<Way> entries(Offer offer) {
+        return offer.timetable().entries().stream()
+                .map(e -> new Way(
+                        e.staff(),
+                        e.place(),
+                        e.length(),
+                        e.length().minutes(),
+                        e.seats().orElse(offer.sharing().seats()),
+                        e))
                 .toList();
+    }
+
+    private static List<Way> options(Offer offer, Query query, Length length) {
+        PlaceId place = offer.placeOr(query.place());
         Minutes minutes = offer.guestTime(length, query.units(), query.addOns());
-        return new Checked(new Demand(query, offer, length, minutes, place, options), null);
+        return offer.serving().options().stream()
+                .map(staff -> new Way(staff, place, length, minutes, offer.sharing().seats(), null))
+                .toList();
     }
 
     private static Optional<Length> lengthOf(Offer offer, Query query) {
@@ -45,13 +81,14 @@ record Demand(Query query, Offer offer, Length length, Minutes minutes, PlaceId 
     }
 
     private static Refusal refusalOf(Offer offer, Query query, Length length) {
+        boolean anyLength = offer.hasTimetable() && query.length() == null;
         if (!offer.party().allows(query.party())) {
             return Refusal.PARTY;
         }
-        if (length == null) {
+        if (length == null && !anyLength) {
             return Refusal.LENGTH;
         }
-        if (!length.sells(query.units())) {
+        if (anyLength ? query.units() != 1 : !length.sells(query.units())) {
             return Refusal.UNITS;
         }
         for (Map.Entry<AddOnId, Integer> wanted : query.addOns().entrySet()) {
@@ -60,10 +97,10 @@ record Demand(Query query, Offer offer, Length length, Minutes minutes, PlaceId 
                 return Refusal.ADD_ON;
             }
         }
-        if (query.staff() != null && !offer.serving().of().contains(query.staff())) {
+        if (query.staff() != null && !offer.servedBy(query.staff())) {
             return Refusal.STAFF;
         }
-        if (query.place() != null && !offer.places().contains(query.place())) {
+        if (query.place() != null && !offer.isAt(query.place())) {
             return Refusal.PLACE;
         }
         return null;

@@ -25,6 +25,11 @@ public record Layer(Kind kind, String id, Schedule hours) {
         }
     }
 
+    /** Whether it is of a place, a person or a resource, and not of the house or the offer as a whole. */
+    boolean isOfOneThing() {
+        return kind != Kind.HOUSE && kind != Kind.OFFER;
+    }
+
     /** The layer's name in reasons, as {@code hours:staff:mira}. */
     public String code() {
         return "hours:" + kind.code + (id == null ? "" : ":" + id);

@@ -61,8 +61,8 @@ public final class Openings {
         Minutes mostReset = house.offers().stream().map(Offer::reset).max(Minutes::compareTo).orElseThrow();
         return Interval.between(
                         house.zone().startOf(query.from()), house.zone().startOf(query.to().plusDays(1)))
-                .widened(demand.offer().prep(), demand.minutes().plus(demand.offer().reset()))
-                .widened(mostReset, mostPrep);
+                .widened(demand.offer().prep(), demand.longest().plus(demand.offer().reset()))
+                .widened(mostReset.plus(Minutes.of(Taken.longestSession(house))), mostPrep);
     }
 
     private static Offer offerOf(House house, Query query) {
@@ -93,12 +93,25 @@ public final class Openings {
                 }
             }
             judge(attempts);
-            List<Answer.Judged> judged = judged(attempts, explain);
-            if (!judged.isEmpty()) {
-                entries.add(new Answer.Entry(Interval.startingAt(start, situation.demand.minutes()), judged));
+            for (long end = firstEnd(attempts, start); end != Long.MAX_VALUE; end = firstEnd(attempts, end)) {
+                List<Answer.Judged> judged = judged(attempts, end, explain);
+                if (!judged.isEmpty()) {
+                    entries.add(new Answer.Entry(Interval.between(start, end), judged));
+                }
             }
         }
         return entries;
+    }
+
+    /** The first end after {@code after} that an attempt has; sessions of a timetable may start together. */
+    private static long firstEnd(Attempt[] attempts, long after) {
+        long first = Long.MAX_VALUE;
+        for (Attempt attempt : attempts) {
+            if (attempt != null && attempt.end() > after) {
+                first = Math.min(first, attempt.end());
+            }
+        }
+        return first;
     }
 
     private static long earliest(List<long[]> starts, int[] next) {
@@ -132,14 +145,14 @@ public final class Openings {
         }
     }
 
-    private List<Answer.Judged> judged(Attempt[] attempts, boolean explain) {
+    private List<Answer.Judged> judged(Attempt[] attempts, long end, boolean explain) {
         List<Answer.Judged> judged = new ArrayList<>();
         for (int i = 0; i < attempts.length; i++) {
-            if (attempts[i] != null && (explain || reasons.get(i).none())) {
+            if (attempts[i] != null && attempts[i].end() == end && (explain || reasons.get(i).none())) {
                 Verdict verdict = reasons.get(i).none()
                         ? open(attempts[i])
                         : new Verdict.Against(reasons.get(i).list());
-                judged.add(new Answer.Judged(attempts[i].option().staff(), situation.demand.place(), verdict));
+                judged.add(new Answer.Judged(attempts[i].option().staff(), attempts[i].option().way().place(), verdict));
             }
         }
         return judged;
@@ -153,6 +166,7 @@ public final class Openings {
     /** Whether only the offer's being contested keeps bookings from standing against the attempt. */
     private boolean contested(Attempt attempt) {
         return situation.offer.contested()
+                && !situation.offer.hasTimetable()
                 && attempt.option().timelines().stream()
                         .anyMatch(t -> t.taken(
                                 situation.takenFrom(attempt), situation.takenTo(attempt), attempt.joined()));

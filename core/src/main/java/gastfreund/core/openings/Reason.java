@@ -3,6 +3,7 @@ package gastfreund.core.openings;
 import gastfreund.core.hours.HoursException;
 import gastfreund.core.offers.ResourceId;
 import gastfreund.core.offers.StaffId;
+import gastfreund.core.time.IntervalSet;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -56,8 +57,8 @@ public sealed interface Reason {
         }
     }
 
-    /** The guest's time is not inside the hours of a layer. */
-    record OutsideHours(Layer layer) implements Reason {
+    /** The guest's time is not inside the hours of a layer; {@code open} is when it is open, around the query's dates. */
+    record OutsideHours(Layer layer, IntervalSet open) implements Reason {
         @Override
         public String code() {
             return layer.code();
@@ -78,10 +79,15 @@ public sealed interface Reason {
     }
 
     /** Too few units of a resource (null: the implied one) are free. */
-    record Full(ResourceId resource, int units, int taken, int needed) implements Reason {
+    record Full(ResourceId resource, int units, int taken, int needed, Cause cause) implements Reason {
         @Override
         public String code() {
             return resource == null ? "full:offer" : "full:resource:" + resource;
+        }
+
+        /** What takes units during the time that it would need some, earliest first. */
+        public List<Commitment> commitments() {
+            return cause.commitments();
         }
     }
 
@@ -125,7 +131,7 @@ public sealed interface Reason {
         }
     }
 
-    /** What takes a person's time, looked up when it is asked for. */
+    /** What takes a person's or a resource's time, looked up when it is asked for. */
     interface Cause {
         List<Commitment> commitments();
     }

@@ -2,6 +2,7 @@ package gastfreund.core.openings;
 
 import gastfreund.core.hours.Audience;
 import gastfreund.core.offers.Bounds;
+import gastfreund.core.offers.ResourceId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.time.Interval;
 import java.time.Instant;
@@ -20,7 +21,7 @@ final class Rules {
         this.situation = situation;
     }
 
-    /** All rules that can apply in mode {@code open}, but {@code fill}, which looks at several options at once. */
+    /** All rules that can apply, but {@code fill}, which looks at several options at once. */
     static List<Rule> of(Situation situation) {
         Rules rules = new Rules(situation);
         boolean guest = situation.demand.query().audience() == Audience.GUEST;
@@ -29,11 +30,16 @@ final class Rules {
             rules.season();
         }
         rules.closed();
-        rules.hours();
-        rules.staffBusy();
-        rules.full();
-        if (guest) {
-            rules.dayLimits();
+        if (situation.offer.hasTimetable()) {
+            rules.closures();
+            rules.full();
+        } else {
+            rules.hours();
+            rules.staffBusy();
+            rules.full();
+            if (guest) {
+                rules.dayLimits();
+            }
         }
         rules.seats();
         return List.copyOf(rules.rules);
@@ -103,7 +109,21 @@ final class Rules {
             Option option = attempt.option();
             for (int i = 0; i < option.layers().size() && !reasons.enough(); i++) {
                 if (!option.open().get(i).encloses(attempt.start(), attempt.end())) {
-                    reasons.add(new Reason.OutsideHours(option.layers().get(i)));
+                    reasons.add(new Reason.OutsideHours(option.layers().get(i), option.open().get(i)));
+                }
+            }
+        });
+    }
+
+    /** In a timetable, hours stand against a session only by a closure of its place, people or resources. */
+    private void closures() {
+        rules.add((attempt, reasons) -> {
+            Option option = attempt.option();
+            LocalDate date = situation.days.date(attempt.day());
+            for (int i = 0; i < option.layers().size(); i++) {
+                Layer layer = option.layers().get(i);
+                if (layer.isOfOneThing() && layer.hours().closedOn(date)) {
+                    reasons.add(new Reason.OutsideHours(layer, option.open().get(i)));
                 }
             }
         });
@@ -132,9 +152,17 @@ final class Rules {
             rules.add((attempt, reasons) -> {
                 int needed = need.needs().of(party, attempt.joined() != null);
                 if (needed > 0) {
-                    int taken = need.levels().most(situation.takenFrom(attempt), situation.takenTo(attempt));
+                    long from = situation.takenFrom(attempt);
+                    long to = situation.takenTo(attempt);
+                    int taken = need.levels().most(from, to);
                     if (taken + needed > need.units()) {
-                        reasons.add(new Reason.Full(need.needs().resource(), need.units(), taken, needed));
+                        ResourceId resource = need.needs().resource();
+                        reasons.add(new Reason.Full(
+                                resource,
+                                need.units(),
+                                taken,
+                                needed,
+                                () -> situation.taken.takingUnits(resource, from, to)));
                     }
                 }
             });
@@ -144,7 +172,7 @@ final class Rules {
     private void dayLimits() {
         OptionalInt perDay = situation.offer.bounds().perDay();
         OptionalInt minutesPerDay = situation.offer.bounds().minutesPerDay();
-        long minutes = situation.demand.minutes().count();
+        long minutes = situation.demand.longest().count();
         rules.add((attempt, reasons) -> {
             if (attempt.joined() != null) {
                 return;

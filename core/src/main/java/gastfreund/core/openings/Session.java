@@ -9,18 +9,30 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * What takes place at one start: one booking, or several that share it.
+ * What takes place at one start: one booking, several that share it, or what a timetable says.
  *
  * @param guests the guests' time
  * @param taken the guests' time with the offer's prep and reset
  * @param place null where the offer has none
- * @param bookings its live bookings, at least one
+ * @param bookings its live bookings; at least one unless a timetable has the session
+ * @param timetabled whether an entry of a timetable has it, booked or not
  */
 public record Session(
-        OfferId offer, Interval guests, Interval taken, Set<StaffId> staff, PlaceId place, List<Booking> bookings) {
+        OfferId offer,
+        Interval guests,
+        Interval taken,
+        Set<StaffId> staff,
+        PlaceId place,
+        List<Booking> bookings,
+        boolean timetabled) {
 
-    /** What bookings of one shared session have in common. */
-    record Key(OfferId offer, long start, Minutes minutes, Set<StaffId> staff, PlaceId place) {}
+    /** What bookings of one shared session have in common; of a timetable's session only where it is and when. */
+    record Key(OfferId offer, long start, Minutes minutes, Set<StaffId> staff, PlaceId place) {
+
+        static Key ofTimetable(OfferId offer, long start, PlaceId place) {
+            return new Key(offer, start, null, null, place);
+        }
+    }
 
     /** How many persons come with its live bookings. */
     public int persons() {

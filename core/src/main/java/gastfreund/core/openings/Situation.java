@@ -38,17 +38,17 @@ final class Situation {
         this.house = house;
         this.offer = demand.offer();
         this.demand = demand;
-        int lengthInDays = Math.toIntExact(demand.minutes().count() / 1440);
+        int lengthInDays = Math.toIntExact(demand.longest().count() / 1440);
         Query query = demand.query();
         this.days = Days.between(
                 house.zone(), query.from().minusDays(MARGIN), query.to().plusDays(MARGIN + lengthInDays));
         this.firstDay = MARGIN;
         this.lastDay = days.indexOf(query.to());
         Interval reach = Interval.between(days.start(firstDay), days.start(lastDay + 1))
-                .widened(offer.prep(), demand.minutes().plus(offer.reset()));
+                .widened(offer.prep(), demand.longest().plus(offer.reset()));
         this.taken = Taken.inReach(house, booked, demand, reach, days);
         this.needs = Needs.of(offer).stream().map(this::needOf).toList();
-        this.options = demand.options().stream().map(this::optionOf).toList();
+        this.options = demand.ways().stream().map(this::optionOf).toList();
     }
 
     static Situation of(House house, Booked booked, Demand demand) {
@@ -60,10 +60,11 @@ final class Situation {
         return new Need(needs, units, taken.levelsOf(needs.resource()));
     }
 
-    private Option optionOf(List<StaffId> staff) {
-        List<Layer> layers = layersOf(staff);
+    private Option optionOf(Demand.Way way) {
+        List<StaffId> staff = way.staff();
+        List<Layer> layers = layersOf(way);
         return new Option(
-                staff,
+                way,
                 Set.copyOf(staff),
                 layers,
                 layers.stream().map(l -> openTimeOf(l.hours())).toList(),
@@ -72,16 +73,16 @@ final class Situation {
     }
 
     /** The layers of an option in the order of the definition; those that never close are left out. */
-    private List<Layer> layersOf(List<StaffId> staff) {
+    private List<Layer> layersOf(Demand.Way way) {
         List<Layer> layers = new ArrayList<>();
         layers.add(offer.hours() != null
                 ? new Layer(Layer.Kind.OFFER, null, offer.hours())
                 : new Layer(Layer.Kind.HOUSE, null, house.hours()));
-        if (demand.place() != null) {
+        if (way.place() != null) {
             layers.add(new Layer(
-                    Layer.Kind.PLACE, demand.place().value(), house.place(demand.place()).hours()));
+                    Layer.Kind.PLACE, way.place().value(), house.place(way.place()).hours()));
         }
-        for (StaffId person : staff) {
+        for (StaffId person : way.staff()) {
             layers.add(new Layer(Layer.Kind.STAFF, person.value(), house.staff(person).hours()));
         }
         for (Need need : needs) {
@@ -101,11 +102,16 @@ final class Situation {
 
     /** The attempt of an option at a start. */
     Attempt attempt(Option option, long start) {
-        long end = start + demand.minutes().count();
-        Session joined = offer.sharing().shared()
-                ? taken.joined(offer.id(), start, demand.minutes(), option.staffSet(), demand.place())
-                : null;
+        long end = start + option.way().minutes().count();
+        Session joined = offer.sharing().shared() ? taken.joined(keyOf(option, start)) : null;
         return new Attempt(option, start, end, days.dayOf(start), joined);
+    }
+
+    private Session.Key keyOf(Option option, long start) {
+        Demand.Way way = option.way();
+        return offer.hasTimetable()
+                ? Session.Key.ofTimetable(offer.id(), start, way.place())
+                : new Session.Key(offer.id(), start, way.minutes(), option.staffSet(), way.place());
     }
 
     /** When staff and resources would be taken first (inclusive). */
@@ -120,7 +126,7 @@ final class Situation {
 
     /** Seats left in the session that the attempt joins or begins. */
     int seatsLeft(Attempt attempt) {
-        return offer.sharing().seats()
+        return attempt.option().way().seats()
                 - (attempt.joined() == null ? 0 : attempt.joined().persons());
     }
 
@@ -155,13 +161,13 @@ final class Situation {
         Query query = demand.query();
         return new Line(
                 offer,
-                demand.length(),
+                attempt.option().way().length(),
                 query.units(),
                 query.party(),
                 query.addOns(),
                 attempt.start(),
                 attempt.option().staff(),
-                demand.place(),
+                attempt.option().way().place(),
                 query.now(),
                 house.zone());
     }

@@ -8,19 +8,18 @@ import gastfreund.core.offers.ResourceId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.time.Days;
 import gastfreund.core.time.Interval;
-import gastfreund.core.time.Minutes;
 import java.util.ArrayList;
-import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.Objects;
 
 /** What is taken in reach of a demand: sessions, people's timelines, resources' levels, and counts by date. */
 final class Taken {
 
+    private final List<Session> sessions = new ArrayList<>();
+    private final Map<OfferId, List<Needs>> needsOf = new HashMap<>();
     private final Map<Session.Key, Session> joinable = new HashMap<>();
     private final Map<StaffId, List<Commitment>> ofStaff = new HashMap<>();
     private final Map<StaffId, List<Commitment>> fixedOfStaff = new HashMap<>();
@@ -46,14 +45,18 @@ final class Taken {
         Taken taken = new Taken(days);
         long mostPrep = house.offers().stream().mapToLong(o -> o.prep().count()).max().orElse(0);
         long mostReset = house.offers().stream().mapToLong(o -> o.reset().count()).max().orElse(0);
-        List<Booking> live = booked.bookingsTouching(reach, mostPrep, mostReset).stream()
+        List<Booking> live = booked.bookingsTouching(reach, mostPrep, mostReset + longestSession(house)).stream()
                 .filter(b -> b.isLive(demand.query().now()) && !demand.query().without().contains(b.id()))
                 .toList();
-        Map<OfferId, List<Needs>> needs = new HashMap<>();
-        for (Session session : sessionsOf(house, live)) {
-            Offer offer = house.offer(session.offer()).orElseThrow();
-            taken.add(session, demand, needs.computeIfAbsent(offer.id(), id -> Needs.of(offer)), offer);
-        }
+        Interval starts = Interval.between(reach.start() - mostReset - longestSession(house), reach.end() + mostPrep);
+        Sessions sessions = Sessions.of(house, live, starts);
+        sessions.apart().forEach(session -> taken.add(session, demand, house));
+        sessions.shared().forEach((key, session) -> {
+            taken.add(session, demand, house);
+            if (session.offer().equals(demand.offer().id())) {
+                taken.joinable.put(key, session);
+            }
+        });
         for (Busy busy : booked.busyTouching(reach)) {
             Commitment commitment = new Commitment.OfBusy(busy);
             taken.ofStaff.computeIfAbsent(busy.staff(), s -> new ArrayList<>()).add(commitment);
@@ -62,42 +65,28 @@ final class Taken {
         return taken;
     }
 
-    /** Bookings of shared offers with everything in common are one session, every other is one of its own. */
-    private static Collection<Session> sessionsOf(House house, List<Booking> live) {
-        Map<Object, List<Booking>> groups = new LinkedHashMap<>();
-        for (Booking booking : live) {
-            Offer offer = house.offer(booking.offer()).orElse(null);
-            if (offer != null) {
-                Object key = offer.sharing().shared() ? keyOf(offer, booking) : booking;
-                groups.computeIfAbsent(key, k -> new ArrayList<>(1)).add(booking);
-            }
-        }
-        List<Session> sessions = new ArrayList<>(groups.size());
-        for (List<Booking> bookings : groups.values()) {
-            Booking first = bookings.get(0);
-            Offer offer = house.offer(first.offer()).orElseThrow();
-            Interval guests = Interval.startingAt(first.start(), first.minutes());
-            Interval whole = guests.widened(offer.prep(), offer.reset());
-            Set<StaffId> staff = new HashSet<>(first.staff());
-            sessions.add(new Session(offer.id(), guests, whole, staff, placeOf(offer, first), List.copyOf(bookings)));
-        }
-        return sessions;
+    /** The longest that a session of a timetable lasts. */
+    static long longestSession(House house) {
+        return house.offers().stream()
+                .filter(Offer::hasTimetable)
+                .flatMap(o -> o.timetable().entries().stream())
+                .mapToLong(e -> e.length().minutes().count())
+                .max()
+                .orElse(0);
     }
 
-    private static Session.Key keyOf(Offer offer, Booking b) {
-        return new Session.Key(offer.id(), b.start(), b.minutes(), Set.copyOf(b.staff()), placeOf(offer, b));
-    }
-
-    private static PlaceId placeOf(Offer offer, Booking booking) {
-        return booking.place() != null ? booking.place() : offer.firstPlace().orElse(null);
-    }
-
-    private void add(Session session, Demand demand, List<Needs> needs, Offer offer) {
+    private void add(Session session, Demand demand, House house) {
+        Offer offer = house.offer(session.offer()).orElseThrow();
+        List<Needs> needs = needsOf.computeIfAbsent(offer.id(), id -> Needs.of(offer));
+        sessions.add(session);
         Commitment commitment = new Commitment.OfSession(session);
         int day = days.dayOf(session.guests().start());
         boolean counted = day >= 0 && day < days.count();
         for (StaffId person : session.staff()) {
             ofStaff.computeIfAbsent(person, s -> new ArrayList<>()).add(commitment);
+            if (session.timetabled()) {
+                fixedOfStaff.computeIfAbsent(person, s -> new ArrayList<>()).add(commitment);
+            }
             if (counted) {
                 sessionsByStaffAndDay.computeIfAbsent(person, s -> new int[days.count()])[day]++;
             }
@@ -105,14 +94,11 @@ final class Taken {
         for (Needs need : needs) {
             if (need.resource() != null) {
                 take(ofResource.computeIfAbsent(need.resource(), r -> new Levels.Builder()), session, need);
-            } else if (offer.id().equals(demand.offer().id()) && samePlace(session.place(), demand.place())) {
+            } else if (offer.id().equals(demand.offer().id()) && isAt(session.place(), demand)) {
                 take(implied, session, need);
             }
         }
         if (offer.id().equals(demand.offer().id())) {
-            if (offer.sharing().shared()) {
-                joinable.put(keyOf(offer, session.bookings().get(0)), session);
-            }
             if (counted) {
                 sessionsByDay[day]++;
                 minutesByDay[day] += session.guests().length().count();
@@ -120,8 +106,8 @@ final class Taken {
         }
     }
 
-    private static boolean samePlace(PlaceId one, PlaceId other) {
-        return one == null ? other == null : one.equals(other);
+    private static boolean isAt(PlaceId place, Demand demand) {
+        return demand.ways().stream().anyMatch(way -> Objects.equals(way.place(), place));
     }
 
     private static void take(Levels.Builder levels, Session session, Needs need) {
@@ -129,8 +115,19 @@ final class Taken {
     }
 
     /** The session that a candidate equals, null where there is none. */
-    Session joined(OfferId offer, long start, Minutes minutes, Set<StaffId> staff, PlaceId place) {
-        return joinable.isEmpty() ? null : joinable.get(new Session.Key(offer, start, minutes, staff, place));
+    Session joined(Session.Key key) {
+        return joinable.isEmpty() ? null : joinable.get(key);
+    }
+
+    /** The sessions that take units of a resource (null: the implied one) during {@code [start, end)}, by start. */
+    List<Commitment> takingUnits(ResourceId resource, long start, long end) {
+        return sessions.stream()
+                .filter(s -> s.taken().start() < end && s.taken().end() > start)
+                .filter(s -> needsOf.get(s.offer()).stream()
+                        .anyMatch(n -> Objects.equals(n.resource(), resource) && n.of(s) > 0))
+                .sorted(Comparator.comparingLong(s -> s.taken().start()))
+                .<Commitment>map(Commitment.OfSession::new)
+                .toList();
     }
 
     /** All commitments of a person. */

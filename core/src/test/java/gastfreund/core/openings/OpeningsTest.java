@@ -39,6 +39,7 @@ import java.time.LocalTime;
 import java.util.Currency;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -91,6 +92,7 @@ class OpeningsTest {
                 List.of(Length.of("only", minutes, 5000)),
                 Offer.Basis.BOOKING,
                 new Starts.Clock(60, 0),
+                null,
                 Minutes.of(10),
                 Minutes.of(20),
                 sharing,
@@ -121,7 +123,7 @@ class OpeningsTest {
             String id, OfferId offer, int hour, int minutes, StaffId staff, int party, BookingStatus status, Instant expires) {
         List<StaffId> serving = staff == null ? List.of() : List.of(staff);
         return new Booking(
-                new BookingId(id), offer, at(hour), Minutes.of(minutes), serving, YARD, party, status, expires);
+                new BookingId(id), offer, at(hour), Minutes.of(minutes), serving, YARD, party, status, expires, Map.of());
     }
 
     private static Query ask(OfferId offer) {

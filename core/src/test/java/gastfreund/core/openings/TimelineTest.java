@@ -22,7 +22,7 @@ class TimelineTest {
     void takenMeansThatAnotherEntryOverlaps(
             @ForAll("stretches") List<Interval> intervals, @ForAll("stretch") Interval asked, @ForAll int pick) {
         List<Session> sessions = intervals.stream()
-                .map(i -> new Session(new OfferId("o"), i, i, Set.of(new StaffId("s")), null, List.of()))
+                .map(i -> new Session(new OfferId("o"), i, i, Set.of(new StaffId("s")), null, List.of(), false))
                 .toList();
         List<Commitment> commitments =
                 sessions.stream().<Commitment>map(Commitment.OfSession::new).toList();

@@ -1,0 +1,133 @@
+package gastfreund.core.openings;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.House;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.offers.Timetable;
+import gastfreund.core.time.Interval;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** Gathers bookings and occurrences of timetables into sessions ({@code docs/openings.md}, "Commitments"). */
+final class Sessions {
+
+    private final House house;
+    private final List<Session> apart = new ArrayList<>();
+    private final Map<Session.Key, Gathering> shared = new LinkedHashMap<>();
+
+    /** A session whose bookings are still coming in. */
+    private static final class Gathering {
+        private final Offer offer;
+        private final Interval guests;
+        private final Set<StaffId> staff;
+        private final PlaceId place;
+        private final boolean timetabled;
+        private final List<Booking> bookings = new ArrayList<>(2);
+
+        Gathering(Offer offer, Interval guests, Set<StaffId> staff, PlaceId place, boolean timetabled) {
+            this.offer = offer;
+            this.guests = guests;
+            this.staff = staff;
+            this.place = place;
+            this.timetabled = timetabled;
+        }
+
+        Session session() {
+            Interval taken = guests.widened(offer.prep(), offer.reset());
+            return new Session(offer.id(), guests, taken, staff, place, bookings, timetabled);
+        }
+    }
+
+    private Sessions(House house) {
+        this.house = house;
+    }
+
+    /**
+     * The sessions of live bookings, and those of timetables that start in a stretch.
+     *
+     * @param starts where a timetable's sessions may start (start inclusive, end exclusive)
+     */
+    static Sessions of(House house, List<Booking> live, Interval starts) {
+        Sessions sessions = new Sessions(house);
+        for (Offer offer : house.offers()) {
+            if (offer.hasTimetable()) {
+                sessions.addOccurrences(offer, starts);
+            }
+        }
+        live.forEach(sessions::add);
+        return sessions;
+    }
+
+    /** Sessions that nobody can join. */
+    List<Session> apart() {
+        return apart;
+    }
+
+    /** Sessions that can be joined, by what a booking that joins has in common with them. */
+    Map<Session.Key, Session> shared() {
+        Map<Session.Key, Session> sessions = new LinkedHashMap<>();
+        shared.forEach((key, gathering) -> sessions.put(key, gathering.session()));
+        return sessions;
+    }
+
+    private void addOccurrences(Offer offer, Interval starts) {
+        for (Timetable.Entry entry : offer.timetable().entries()) {
+            for (long start : startsOf(entry, starts)) {
+                shared.put(
+                        Session.Key.ofTimetable(offer.id(), start, entry.place()),
+                        new Gathering(
+                                offer,
+                                Interval.startingAt(start, entry.length().minutes()),
+                                Set.copyOf(entry.staff()),
+                                entry.place(),
+                                true));
+            }
+        }
+    }
+
+    private long[] startsOf(Timetable.Entry entry, Interval within) {
+        long[] starts = entry.startsBetween(
+                house.zone().dateOf(within.start()).minusDays(1), house.zone().dateOf(within.end()), house.zone());
+        int n = 0;
+        for (long start : starts) {
+            if (start >= within.start() && start < within.end()) {
+                starts[n++] = start;
+            }
+        }
+        return Arrays.copyOf(starts, n);
+    }
+
+    private void add(Booking booking) {
+        Offer offer = house.offer(booking.offer()).orElse(null);
+        if (offer == null) {
+            return;
+        }
+        PlaceId place = offer.placeOr(booking.place());
+        if (!offer.sharing().shared()) {
+            Gathering one = gathering(offer, booking, place);
+            one.bookings.add(booking);
+            apart.add(one.session());
+            return;
+        }
+        Gathering occurrence = offer.hasTimetable()
+                ? shared.get(Session.Key.ofTimetable(offer.id(), booking.start(), place))
+                : null;
+        if (occurrence == null) {
+            Session.Key key = new Session.Key(
+                    offer.id(), booking.start(), booking.minutes(), Set.copyOf(booking.staff()), place);
+            occurrence = shared.computeIfAbsent(key, k -> gathering(offer, booking, place));
+        }
+        occurrence.bookings.add(booking);
+    }
+
+    private static Gathering gathering(Offer offer, Booking booking, PlaceId place) {
+        Interval guests = Interval.startingAt(booking.start(), booking.minutes());
+        return new Gathering(offer, guests, Set.copyOf(booking.staff()), place, false);
+    }
+}

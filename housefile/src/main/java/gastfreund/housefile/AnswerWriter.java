@@ -1,0 +1,80 @@
+package gastfreund.housefile;
+
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.Reason;
+import gastfreund.core.time.HouseZone;
+import java.time.format.DateTimeFormatter;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Writes the answers of {@code openings} and {@code explain}. */
+final class AnswerWriter {
+
+    private static final DateTimeFormatter INSTANT = DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HH:mmxxx");
+
+    private final HouseZone zone;
+    private final boolean withPlaces;
+
+    /** @param withPlaces whether options tell their place, as those of a timetable do */
+    AnswerWriter(HouseZone zone, boolean withPlaces) {
+        this.zone = zone;
+        this.withPlaces = withPlaces;
+    }
+
+    JsonNode openings(Answer answer) {
+        ObjectNode written = JsonNodeFactory.instance.objectNode();
+        ArrayNode entries = written.putArray("openings");
+        for (Answer.Entry entry : answer.entries()) {
+            ArrayNode options = entry(entries, entry);
+            for (Answer.Judged option : entry.options()) {
+                ObjectNode o = option(options, option);
+                o.put("left", option.opening().left());
+                o.put("price", option.opening().price().minor());
+                if (option.opening().contested()) {
+                    o.put("contested", true);
+                }
+            }
+        }
+        return refused(answer, written);
+    }
+
+    JsonNode explanation(Answer answer) {
+        ObjectNode written = JsonNodeFactory.instance.objectNode();
+        ArrayNode entries = written.putArray("candidates");
+        for (Answer.Entry entry : answer.entries()) {
+            ArrayNode options = entry(entries, entry);
+            for (Answer.Judged option : entry.options()) {
+                ArrayNode reasons = option(options, option).putArray("reasons");
+                option.reasons().stream().map(Reason::code).forEach(reasons::add);
+            }
+        }
+        return refused(answer, written);
+    }
+
+    private ArrayNode entry(ArrayNode entries, Answer.Entry entry) {
+        ObjectNode e = entries.addObject();
+        e.put("start", INSTANT.format(zone.offsetOf(entry.time().start())));
+        e.put("end", INSTANT.format(zone.offsetOf(entry.time().end())));
+        return e.putArray("options");
+    }
+
+    private ObjectNode option(ArrayNode options, Answer.Judged option) {
+        ObjectNode o = options.addObject();
+        ArrayNode staff = o.putArray("staff");
+        option.staff().stream().map(StaffId::value).forEach(staff::add);
+        if (withPlaces && option.place() != null) {
+            o.put("place", option.place().value());
+        }
+        return o;
+    }
+
+    private static JsonNode refused(Answer answer, ObjectNode written) {
+        if (answer.refusal() != null) {
+            written.put("refused", answer.refusal().code());
+        }
+        return written;
+    }
+}

@@ -1,0 +1,88 @@
+package gastfreund.housefile;
+
+import gastfreund.core.offers.House;
+import gastfreund.core.openings.Booked;
+import gastfreund.core.openings.Openings;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.Function;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+
+/** The commands on a house file ({@code docs/house-format.md}): they run the core alone. */
+public final class Commands {
+
+    private static final int BAD_INPUT = 2;
+
+    private Commands() {}
+
+    /** @param arguments the command, the house file, and the file with what is asked */
+    public static void main(String[] arguments) {
+        System.exit(run(arguments, System.out, System.err));
+    }
+
+    /** Runs a command; gives its exit status. */
+    static int run(String[] arguments, PrintStream out, PrintStream err) {
+        if (arguments.length != 3 || !List.of("openings", "explain", "quote", "cancellation").contains(arguments[0])) {
+            err.println("usage: openings | explain | quote | cancellation, then HOUSE.json and a file with what is asked");
+            return BAD_INPUT;
+        }
+        try {
+            HouseFile house = read(arguments[1], HouseFile::read);
+            JsonNode answer = read(arguments[2], asked -> answer(arguments[0], house, asked));
+            PrintStream utf8 = new PrintStream(out, false, StandardCharsets.UTF_8);
+            utf8.println(HouseFile.printed(answer));
+            utf8.flush();
+            return 0;
+        } catch (BadFileException e) {
+            err.println(e.getMessage());
+            return BAD_INPUT;
+        }
+    }
+
+    private static <T> T read(String file, Function<JsonNode, T> reader) {
+        try {
+            return reader.apply(HouseFile.parse(Files.readString(Path.of(file))));
+        } catch (BadFileException e) {
+            throw new BadFileException(file, e.problems());
+        } catch (IOException e) {
+            throw new BadFileException(file, List.of(new Problem("", "cannot be read as UTF-8 text: " + e.getMessage())));
+        }
+    }
+
+    /**
+     * The answer to each of what is asked.
+     *
+     * @throws BadFileException with every problem of what is asked
+     */
+    static ArrayNode answer(String command, HouseFile house, JsonNode asked) {
+        return switch (command) {
+            case "openings", "explain" -> openings(house, asked, command.equals("explain"));
+            case "quote" -> each(QuoteReader.quotes(house, asked), QuoteWriter::written);
+            default -> each(QuoteReader.cancellations(house, asked), QuoteWriter::written);
+        };
+    }
+
+    private static ArrayNode openings(HouseFile file, JsonNode asked, boolean explain) {
+        Booked booked = Booked.of(file.bookings(), file.busy());
+        House house = file.house();
+        return each(new QueryReader(house).queries(asked), query -> {
+            AnswerWriter writer = new AnswerWriter(
+                    house.zone(), house.offer(query.offer()).orElseThrow().hasTimetable());
+            return explain
+                    ? writer.explanation(Openings.explain(house, booked, query))
+                    : writer.openings(Openings.openings(house, booked, query));
+        });
+    }
+
+    private static <T> ArrayNode each(List<T> asked, Function<T, JsonNode> answer) {
+        ArrayNode answers = JsonNodeFactory.instance.arrayNode();
+        asked.forEach(one -> answers.add(answer.apply(one)));
+        return answers;
+    }
+}

@@ -1,0 +1,88 @@
+package gastfreund.housefile;
+
+import gastfreund.core.hours.Audience;
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.AddOnId;
+import gastfreund.core.offers.House;
+import gastfreund.core.offers.LengthId;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.Query;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import tools.jackson.databind.JsonNode;
+
+/** Reads the queries of {@code openings} and {@code explain}. */
+final class QueryReader {
+
+    private static final int MOST = 1_000_000;
+
+    private final House house;
+
+    QueryReader(House house) {
+        this.house = house;
+    }
+
+    /** @throws BadFileException with every problem of the queries */
+    List<Query> queries(JsonNode json) {
+        List<Problem> problems = new ArrayList<>();
+        List<Query> queries = new ArrayList<>();
+        Node.root(json, problems).elements().forEach(node -> node.made(() -> query(node)).ifPresent(queries::add));
+        BadFileException.throwIfAny(problems);
+        return queries;
+    }
+
+    private Query query(Node node) {
+        node.object(
+                "now", "offer", "from", "to", "length", "units", "party", "addOns", "staff", "place", "audience",
+                "without");
+        Instant now = node.required("now").instant();
+        OfferId offer = offer(house, node.required("offer"));
+        LocalDate from = node.required("from").date();
+        LocalDate to = node.required("to").date();
+        Set<BookingId> without = node.elements("without").stream()
+                .map(b -> new BookingId(b.text()))
+                .collect(Collectors.toSet());
+        return new Query(
+                now,
+                offer,
+                from,
+                to,
+                node.member("length").map(l -> new LengthId(l.text())).orElse(null),
+                node.integer("units", -MOST, MOST, 1),
+                node.integer("party", -MOST, MOST, 1),
+                addOns(node),
+                node.member("staff").map(s -> new StaffId(s.text())).orElse(null),
+                node.member("place").map(p -> new PlaceId(p.text())).orElse(null),
+                node.word("audience", new String[] {"guest", "desk"}, "guest").equals("desk")
+                        ? Audience.DESK
+                        : Audience.GUEST,
+                without);
+    }
+
+    /** The offer named, which the house must have. */
+    static OfferId offer(House house, Node node) {
+        OfferId id = new OfferId(node.text());
+        if (house.offer(id).isEmpty()) {
+            node.problem("there is no offer " + id);
+        }
+        return id;
+    }
+
+    /** Quantities by add-on. */
+    static Map<AddOnId, Integer> addOns(Node owner) {
+        Map<AddOnId, Integer> quantities = new HashMap<>();
+        owner.member("addOns")
+                .ifPresent(addOns -> addOns.members()
+                        .forEach(a -> quantities.put(
+                                new AddOnId(a.getKey()), a.getValue().integer(-MOST, MOST))));
+        return quantities;
+    }
+}
