@@ -51,7 +51,7 @@ public final class Commands {
         } catch (BadFileException e) {
             throw new BadFileException(file, e.problems());
         } catch (IOException e) {
-            throw new BadFileException(file, List.of(new Problem("", "cannot be read as UTF-8 text: " + e.getMessage())));
+            throw new BadFileException(file, List.of(new Problem("", "cannot be read: " + e)));
         }
     }
 

@@ -37,11 +37,18 @@ import tools.jackson.databind.json.JsonMapper;
 /**
  * A house as a file has it ({@code docs/house-format.md}).
  *
- * @param promoCodes by {@link PromoCode#normal}
+ * @param promoCodes by {@link PromoCode#normal}, in the order of the file
+ * @param extras the members {@code extra}, by {@link #extraKey}; nothing here reads them
  */
-public record HouseFile(House house, Map<String, PromoCode> promoCodes, List<Booking> bookings, List<Busy> busy) {
+public record HouseFile(
+        House house,
+        Map<String, PromoCode> promoCodes,
+        List<Booking> bookings,
+        List<Busy> busy,
+        Map<String, JsonNode> extras) {
 
-    private static final String FORMAT = "gastfreund-house/1";
+
+    static final String FORMAT = "gastfreund-house/1";
     private static final int MOST = 1_000_000;
     private static final JsonMapper JSON =
             JsonMapper.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
@@ -70,6 +77,16 @@ public record HouseFile(House house, Map<String, PromoCode> promoCodes, List<Boo
         HouseFile file = new Reading(Node.root(json, problems)).file();
         BadFileException.throwIfAny(problems);
         return file;
+    }
+
+    /** The house as JSON; reading it gives an equal house. */
+    public JsonNode written() {
+        return new HouseWriter(this).written();
+    }
+
+    /** The key of an {@code extra}: that of the house, or of the thing of a kind with an id. */
+    static String extraKey(String kind, String id) {
+        return kind + "/" + id;
     }
 
     /** JSON as text, on lines that can be read. */
@@ -113,11 +130,26 @@ public record HouseFile(House house, Map<String, PromoCode> promoCodes, List<Boo
             List<Busy> busy = root.elements("busy").stream().map(this::busy).flatMap(Optional::stream).toList();
             try {
                 House whole = House.of(name, zone, currency, hours, places, staff, resources, offers);
-                return new HouseFile(whole, codes, bookings, busy);
+                return new HouseFile(whole, codes, bookings, busy, extras());
             } catch (IllegalArgumentException told) {
                 // a reference or an id, told with its path by References
                 return null;
             }
+        }
+
+        private Map<String, JsonNode> extras() {
+            Map<String, JsonNode> extras = new LinkedHashMap<>();
+            noteExtra(extras, extraKey("house", ""), root.required("house"));
+            for (String kind : List.of("places", "staff", "resources", "offers")) {
+                for (Node thing : root.elements(kind)) {
+                    noteExtra(extras, extraKey(kind, thing.required("id").text()), thing);
+                }
+            }
+            return extras;
+        }
+
+        private static void noteExtra(Map<String, JsonNode> extras, String key, Node owner) {
+            owner.member("extra").ifPresent(extra -> extras.put(key, extra.json()));
         }
 
         private Place place(Node node) {

@@ -3,11 +3,21 @@ package gastfreund.housefile;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import tools.jackson.databind.JsonNode;
 
 class HouseFileTest {
 
@@ -48,6 +58,113 @@ class HouseFileTest {
                         "offers[0].staff.of: must name somebody",
                         "offers[0].uses[0].resource: there is no resource wheel",
                         "offers[0].payment.balance: goes with \"when\": \"deposit\" only");
+    }
+
+    private static String timetable(String entry) {
+        return """
+                {"format": "gastfreund-house/1", "house": {"name": "H", "zone": "Europe/Berlin", "currency": "EUR"},
+                 "offers": [{"id": "o", "title": "O", "mode": "timetable", "seats": 4,
+                             "lengths": [{"id": "l", "minutes": 60, "price": 100}], "timetable": [%s]}]}
+                """
+                .formatted(entry);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+                    2027-01-09T10:00 | FREQ=WEEKLY;BYDAY=MO;COUNT=3         | does not produce its own start
+                    2027-01-09T10:00 | FREQ=WEEKLY;UNTIL=20270301T090000Z   | must not end in Z
+                    2027-01-09T10:00 | FREQ=SECONDLY;COUNT=10000000         | more than 20000 starts
+                    2027-01-09T10:00 | FREQ=MINUTELY                        | more than 20000 starts
+                    2027-01-09T10:00 | FREQ=YEARLY;INTERVAL=400             | more than a century
+                    2027-02-27T10:00 | FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30   | produces nothing
+                    2027-01-09T10:00 | EVERY DAY                            | no recurrence rule
+                    """)
+    void rulesThatAreImpossibleAreRefused(String start, String rule, String message) {
+        assertThat(problems(timetable("{\"start\": \"%s\", \"rrule\": \"%s\", \"length\": \"l\"}".formatted(start, rule))))
+                .singleElement()
+                .asString()
+                .startsWith("offers[0].timetable[0].rrule: ")
+                .contains(message);
+    }
+
+    @Test
+    void twoSessionsAtOneStartAndPlaceAreRefused() {
+        assertThat(problems(timetable(
+                        """
+                        {"start": "2027-01-09T10:00", "rrule": "FREQ=DAILY", "length": "l"},
+                        {"start": "2027-03-02T10:00", "length": "l"}
+                        """)))
+                .containsExactly("offers[0].timetable: has two sessions at one start and place");
+        assertThat(problems(timetable("{\"start\": \"10:00\", \"length\": \"x\"}")))
+                .containsExactly(
+                        "offers[0].timetable[0].start: must be a local date and time such as 2027-01-31T10:00",
+                        "offers[0].timetable[0].length: is no length of the offer");
+    }
+
+    static Stream<Path> houses() throws IOException {
+        try (Stream<Path> examples = Files.list(Path.of("src/test/resources/examples"))) {
+            return Stream.concat(
+                            examples.filter(f -> f.toString().matches(".*(house|random-..)\\.json")),
+                            Stream.of(Path.of("../demo/quillmere.house.json")))
+                    .sorted()
+                    .toList()
+                    .stream();
+        }
+    }
+
+    private static JsonNode houseOf(Path file) throws IOException {
+        JsonNode json = HouseFile.parse(Files.readString(file));
+        return json.has("queries") ? json.get("house") : json;
+    }
+
+    @ParameterizedTest
+    @MethodSource("houses")
+    void whatIsWrittenReadsAsTheSameHouse(Path path) throws IOException {
+        JsonNode original = houseOf(path);
+        HouseFile file = HouseFile.read(original);
+        JsonNode written = file.written();
+        HouseFile again = HouseFile.read(written);
+        assertThat(again.written()).isEqualTo(written);
+        assertThat(again.house().offers()).isEqualTo(file.house().offers());
+        assertThat(again.house().staff()).isEqualTo(file.house().staff());
+        assertThat(again.house().places()).isEqualTo(file.house().places());
+        assertThat(again.house().resources()).isEqualTo(file.house().resources());
+        assertThat(again.house().hours()).isEqualTo(file.house().hours());
+        assertThat(again.bookings()).isEqualTo(file.bookings());
+        assertThat(again.busy()).isEqualTo(file.busy());
+        assertThat(again.promoCodes()).isEqualTo(file.promoCodes());
+        assertThat(again.extras()).isEqualTo(file.extras());
+        assertThat(written.path("house").path("extra"))
+                .isEqualTo(original.path("house").path("extra"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("houses")
+    void theSchemaAcceptsIt(Path path) throws IOException {
+        JsonNode house = houseOf(path);
+        assertThat(faults(house)).isEmpty();
+        assertThat(faults(HouseFile.read(house).written())).isEmpty();
+    }
+
+    @Test
+    void theSchemaRefusesWhatTheReaderRefuses() {
+        assertThat(faults(HouseFile.parse("{\"format\": \"gastfreund-house/2\", \"house\": {\"name\": \"\"}, \"x\": 1}")))
+                .hasSizeGreaterThanOrEqualTo(4);
+    }
+
+    private static List<String> faults(JsonNode house) {
+        try {
+            Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                    .getSchema(Files.readString(Path.of("../docs/house.schema.json")));
+            return schema.validate(HouseFile.printed(house), InputFormat.JSON).stream()
+                    .map(Object::toString)
+                    .toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @Test
