@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Supplier;
 import org.dmfs.rfc5545.DateTime;
 import org.dmfs.rfc5545.recur.Freq;
 import org.dmfs.rfc5545.recur.InvalidRecurrenceRuleException;
@@ -207,19 +208,24 @@ public final class Recurrence {
         private long next;
 
         Steps() {
-            iterator = parsed.iterator(new DateTime(
+            DateTime first = new DateTime(
                     start.getYear(),
                     start.getMonthValue() - 1,
                     start.getDayOfMonth(),
                     start.getHour(),
                     start.getMinute(),
-                    0));
+                    0);
+            iterator = unlessEndless(() -> parsed.iterator(first));
             step();
         }
 
         void step() {
+            next = unlessEndless(() -> iterator.hasNext() ? localMinute(iterator.nextDateTime()) : Long.MAX_VALUE);
+        }
+
+        private <T> T unlessEndless(Supplier<T> search) {
             try {
-                next = iterator.hasNext() ? localMinute(iterator.nextDateTime()) : Long.MAX_VALUE;
+                return search.get();
             } catch (IllegalArgumentException e) {
                 throw new IllegalArgumentException("the rule produces nothing more and does not end: " + rule, e);
             }
