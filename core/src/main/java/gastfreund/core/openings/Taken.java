@@ -48,7 +48,10 @@ final class Taken {
         List<Booking> live = booked.bookingsTouching(reach, mostPrep, mostReset + longestSession(house)).stream()
                 .filter(b -> b.isLive(demand.query().now()) && !demand.query().without().contains(b.id()))
                 .toList();
-        Interval starts = Interval.between(reach.start() - mostReset - longestSession(house), reach.end() + mostPrep);
+        // Where a booking is longer than the session that it is part of, the session decides; so it must be known.
+        long earliest = Math.min(
+                reach.start() - mostReset - longestSession(house), live.isEmpty() ? Long.MAX_VALUE : live.get(0).start());
+        Interval starts = Interval.between(earliest, reach.end() + mostPrep);
         Sessions sessions = Sessions.of(house, live, starts);
         sessions.apart().forEach(session -> taken.add(session, demand, house));
         sessions.shared().forEach((key, session) -> {
