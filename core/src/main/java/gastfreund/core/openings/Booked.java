@@ -1,9 +1,15 @@
 package gastfreund.core.openings;
 
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.StaffId;
 import gastfreund.core.time.Interval;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 
 /**
  * What is booked and what else takes people's time, ordered so that a query finds what can touch its dates without
@@ -14,6 +20,10 @@ public final class Booked {
     private static final Booked NOTHING = Booked.of(List.of(), List.of());
 
     private final Booking[] bookings;
+    private final Numbered<OfferId> offers = new Numbered<>();
+    private final Numbered<StaffId> staff = new Numbered<>();
+    private final int[] offerOf;
+    private final int[][] staffOf;
     private final long[] bookingStarts;
     private final long longestBooking;
     private final Busy[] busy;
@@ -22,6 +32,10 @@ public final class Booked {
 
     private Booked(List<Booking> bookings, List<Busy> busy) {
         this.bookings = bookings.stream().sorted(Comparator.comparingLong(Booking::start)).toArray(Booking[]::new);
+        this.offerOf = Arrays.stream(this.bookings).mapToInt(b -> offers.numberOf(b.offer())).toArray();
+        this.staffOf = Arrays.stream(this.bookings)
+                .map(b -> b.staff().stream().mapToInt(staff::numberOf).toArray())
+                .toArray(int[][]::new);
         this.bookingStarts = Arrays.stream(this.bookings).mapToLong(Booking::start).toArray();
         this.longestBooking = bookings.stream().mapToLong(b -> b.minutes().count()).max().orElse(0);
         this.busy = busy.stream()
@@ -45,11 +59,48 @@ public final class Booked {
         return List.of(bookings);
     }
 
-    /** The bookings whose guest's time, widened by what comes before and after it, may overlap {@code reach}. */
-    List<Booking> bookingsTouching(Interval reach, long before, long after) {
+    /**
+     * The bookings of some offers or served by some people whose guest's time, widened by what comes before and after
+     * it, may overlap {@code reach}; by start.
+     */
+    List<Booking> bookingsTouching(
+            Interval reach, long before, long after, Set<OfferId> ofOffers, Set<StaffId> ofStaff) {
         int from = firstAtOrAfter(bookingStarts, reach.start() - longestBooking - after);
         int to = firstAtOrAfter(bookingStarts, reach.end() + before);
-        return Arrays.asList(bookings).subList(from, to);
+        boolean[] offerCounts = offers.marked(ofOffers);
+        boolean[] personCounts = staff.marked(ofStaff);
+        List<Booking> found = new ArrayList<>();
+        for (int i = from; i < to; i++) {
+            boolean counts = offerCounts[offerOf[i]];
+            for (int person : staffOf[i]) {
+                counts |= personCounts[person];
+            }
+            if (counts) {
+                found.add(bookings[i]);
+            }
+        }
+        return found;
+    }
+
+    /** Gives each name a small number, so that a pass over many bookings compares numbers. */
+    private static final class Numbered<T> {
+
+        private final Map<T, Integer> numbers = new HashMap<>();
+
+        int numberOf(T name) {
+            return numbers.computeIfAbsent(name, n -> numbers.size());
+        }
+
+        boolean[] marked(Set<T> names) {
+            boolean[] marked = new boolean[numbers.size()];
+            for (T name : names) {
+                Integer number = numbers.get(name);
+                if (number != null) {
+                    marked[number] = true;
+                }
+            }
+            return marked;
+        }
     }
 
     /** The busy time that may overlap {@code reach}. */

@@ -72,10 +72,7 @@ final class Candidates {
 
     private static long[] fromWindows(Situation situation, Option option, int every) {
         Days days = situation.days;
-        IntervalSet open = IntervalSet.of(days.span());
-        for (IntervalSet layer : option.open()) {
-            open = open.intersect(layer);
-        }
+        IntervalSet open = option.everyLayer();
         Growing starts = new Growing(situation);
         for (int i = 0; i < open.size(); i++) {
             long start = open.start(i);

@@ -4,38 +4,35 @@ import java.util.Arrays;
 
 /**
  * How many units of a resource are taken at each moment, as steps; the most taken during a stretch is found in constant
- * time after two binary searches, by a table of maxima over runs of 2, 4, 8 … steps.
+ * time after finding its ends, by a table of maxima over runs of 2, 4, 8 … steps.
  */
 final class Levels {
 
-    private static final Levels NONE = new Levels(new long[0], new int[0][0]);
-
-    private final long[] at;
+    private final boolean none;
+    private final Walk froms;
+    private final Walk tos;
     private final int[][] maxima;
 
     private Levels(long[] at, int[][] maxima) {
-        this.at = at;
+        this.none = at.length == 0;
+        this.froms = new Walk(at);
+        this.tos = new Walk(at);
         this.maxima = maxima;
     }
 
     /** The most units taken at some moment of {@code [start, end)}; 0 where the stretch is empty. */
     int most(long start, long end) {
-        if (at.length == 0 || start >= end) {
+        if (none || start >= end) {
             return 0;
         }
-        int from = lastAtOrBefore(start);
-        int to = lastAtOrBefore(end - 1);
+        int from = froms.lastAtOrBefore(start);
+        int to = tos.lastAtOrBefore(end - 1);
         if (to < 0) {
             return 0;
         }
         int first = Math.max(from, 0);
         int log = 31 - Integer.numberOfLeadingZeros(to - first + 1);
         return Math.max(maxima[log][first], maxima[log][to - (1 << log) + 1]);
-    }
-
-    private int lastAtOrBefore(long moment) {
-        int found = Arrays.binarySearch(at, moment);
-        return found >= 0 ? found : -found - 2;
     }
 
     /** Gathers what takes units. */
@@ -64,14 +61,25 @@ final class Levels {
 
         Levels build() {
             if (n == 0) {
-                return NONE;
+                return new Levels(new long[0], new int[0][0]);
             }
-            long[] at = Arrays.stream(moments, 0, n).sorted().distinct().toArray();
+            long[] at = Arrays.copyOf(moments, n);
+            Arrays.sort(at);
+            int distinct = 1;
+            for (int i = 1; i < n; i++) {
+                if (at[i] != at[distinct - 1]) {
+                    at[distinct++] = at[i];
+                }
+            }
+            at = Arrays.copyOf(at, distinct);
             int[] levels = new int[at.length];
+            Walk walk = new Walk(at);
             for (int i = 0; i < n; i++) {
-                levels[Arrays.binarySearch(at, moments[i])] += changes[i];
+                levels[walk.lastAtOrBefore(moments[i])] += changes[i];
             }
-            Arrays.parallelPrefix(levels, Integer::sum);
+            for (int i = 1; i < levels.length; i++) {
+                levels[i] += levels[i - 1];
+            }
             return new Levels(at, tableOf(levels));
         }
 

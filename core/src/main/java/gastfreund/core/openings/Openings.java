@@ -11,20 +11,25 @@ import java.util.List;
 
 /**
  * Answers queries: what can be booked, and why the rest cannot ({@code docs/openings.md}). Both answers are the same
- * computation; the one for openings stops at the first reason against an option and drops what is not open.
+ * computation; the one for openings stops at the first reason against an option, the first of all being that it lies
+ * outside the hours, and drops what is not open.
  */
 public final class Openings {
 
     private final Situation situation;
-    private final List<Rule> rules;
-    private final List<Reasons> reasons;
+    private final boolean explain;
+    private final boolean withinHours;
+    private final Rule[] rules;
+    private final Reasons[] reasons;
 
     private Openings(Situation situation, boolean explain) {
         this.situation = situation;
-        this.rules = Rules.of(situation);
+        this.explain = explain;
+        this.withinHours = !explain && !situation.offer.hasTimetable();
+        this.rules = Rules.of(situation, withinHours).toArray(Rule[]::new);
         this.reasons = situation.options.stream()
                 .map(o -> explain ? Reasons.all() : Reasons.first())
-                .toList();
+                .toArray(Reasons[]::new);
     }
 
     /**
@@ -76,31 +81,43 @@ public final class Openings {
             return Answer.refused(checked.refusal());
         }
         Situation situation = Situation.of(house, booked, checked.demand());
-        return new Answer(null, new Openings(situation, explain).entries(explain));
+        return new Answer(null, new Openings(situation, explain).entries());
     }
 
-    private List<Answer.Entry> entries(boolean explain) {
-        List<long[]> starts = Candidates.of(situation);
+    private List<Answer.Entry> entries() {
+        long[][] starts = starts();
         List<Answer.Entry> entries = new ArrayList<>();
-        int[] next = new int[starts.size()];
-        Attempt[] attempts = new Attempt[starts.size()];
+        int[] next = new int[starts.length];
+        Attempt[] attempts = new Attempt[starts.length];
         for (long start = earliest(starts, next); start != Long.MAX_VALUE; start = earliest(starts, next)) {
-            Arrays.fill(attempts, null);
+            int day = situation.days.dayOf(start);
             for (int i = 0; i < attempts.length; i++) {
-                if (next[i] < starts.get(i).length && starts.get(i)[next[i]] == start) {
+                attempts[i] = null;
+                if (next[i] < starts[i].length && starts[i][next[i]] == start) {
                     next[i]++;
-                    attempts[i] = situation.attempt(situation.options.get(i), start);
+                    attempts[i] = situation.attempt(situation.options.get(i), start, day);
                 }
             }
             judge(attempts);
             for (long end = firstEnd(attempts, start); end != Long.MAX_VALUE; end = firstEnd(attempts, end)) {
-                List<Answer.Judged> judged = judged(attempts, end, explain);
+                List<Answer.Judged> judged = judged(attempts, end);
                 if (!judged.isEmpty()) {
                     entries.add(new Answer.Entry(Interval.between(start, end), judged));
                 }
             }
         }
         return entries;
+    }
+
+    /** The candidate starts of each option; where only openings are asked for, without those outside its hours. */
+    private long[][] starts() {
+        long[][] starts = Candidates.of(situation).toArray(long[][]::new);
+        for (int i = 0; i < starts.length && withinHours; i++) {
+            // A stretch lies inside each layer exactly where it lies inside what all of them have in common.
+            Option option = situation.options.get(i);
+            starts[i] = option.everyLayer().fitting(starts[i], option.way().minutes());
+        }
+        return starts;
     }
 
     /** The first end after {@code after} that an attempt has; sessions of a timetable may start together. */
@@ -114,11 +131,11 @@ public final class Openings {
         return first;
     }
 
-    private static long earliest(List<long[]> starts, int[] next) {
+    private static long earliest(long[][] starts, int[] next) {
         long earliest = Long.MAX_VALUE;
         for (int i = 0; i < next.length; i++) {
-            if (next[i] < starts.get(i).length) {
-                earliest = Math.min(earliest, starts.get(i)[next[i]]);
+            if (next[i] < starts[i].length) {
+                earliest = Math.min(earliest, starts[i][next[i]]);
             }
         }
         return earliest;
@@ -128,10 +145,10 @@ public final class Openings {
         boolean joinedOpen = false;
         for (int i = 0; i < attempts.length; i++) {
             if (attempts[i] != null) {
-                Reasons against = reasons.get(i);
+                Reasons against = reasons[i];
                 against.clear();
-                for (int r = 0; r < rules.size() && !against.enough(); r++) {
-                    rules.get(r).check(attempts[i], against);
+                for (int r = 0; r < rules.length && !against.enough(); r++) {
+                    rules[r].check(attempts[i], against);
                 }
                 joinedOpen |= attempts[i].joined() != null && against.none();
             }
@@ -139,19 +156,19 @@ public final class Openings {
         if (joinedOpen && situation.offer.sharing().fill() == Sharing.Fill.FIRST) {
             for (int i = 0; i < attempts.length; i++) {
                 if (attempts[i] != null && attempts[i].joined() == null) {
-                    reasons.get(i).add(new Reason.Fill());
+                    reasons[i].add(new Reason.Fill());
                 }
             }
         }
     }
 
-    private List<Answer.Judged> judged(Attempt[] attempts, long end, boolean explain) {
+    private List<Answer.Judged> judged(Attempt[] attempts, long end) {
         List<Answer.Judged> judged = new ArrayList<>();
         for (int i = 0; i < attempts.length; i++) {
-            if (attempts[i] != null && attempts[i].end() == end && (explain || reasons.get(i).none())) {
-                Verdict verdict = reasons.get(i).none()
+            if (attempts[i] != null && attempts[i].end() == end && (explain || reasons[i].none())) {
+                Verdict verdict = reasons[i].none()
                         ? open(attempts[i])
-                        : new Verdict.Against(reasons.get(i).list());
+                        : new Verdict.Against(reasons[i].list());
                 judged.add(new Answer.Judged(attempts[i].option().staff(), attempts[i].option().way().place(), verdict));
             }
         }
@@ -159,16 +176,15 @@ public final class Openings {
     }
 
     private Verdict open(Attempt attempt) {
-        return new Verdict.Open(
-                situation.left(attempt), situation.line(attempt).price().amount(), contested(attempt));
+        return new Verdict.Open(situation.left(attempt), situation.price(attempt), contested(attempt));
     }
 
     /** Whether only the offer's being contested keeps bookings from standing against the attempt. */
     private boolean contested(Attempt attempt) {
         return situation.offer.contested()
                 && !situation.offer.hasTimetable()
-                && attempt.option().timelines().stream()
-                        .anyMatch(t -> t.taken(
+                && Arrays.stream(attempt.option().serving())
+                        .anyMatch(s -> s.timeline().taken(
                                 situation.takenFrom(attempt), situation.takenTo(attempt), attempt.joined()));
     }
 }

@@ -11,16 +11,26 @@ import java.util.Set;
  * @param staffSet who serves
  * @param layers the hours it must pass, in the order of the definition
  * @param open for each layer its open time in reach of the query
- * @param timelines for each of the people what takes them
- * @param fixed for each of the people what takes them apart from bookings
+ * @param everyLayer what is open in all layers at once
+ * @param serving the people, in the offer's order
  */
 record Option(
         Demand.Way way,
         Set<StaffId> staffSet,
         List<Layer> layers,
         List<IntervalSet> open,
-        List<Timeline> timelines,
-        List<Timeline> fixed) {
+        IntervalSet everyLayer,
+        Server[] serving) {
+
+    /**
+     * One of the people.
+     *
+     * @param timeline what takes them
+     * @param fixed what takes them apart from bookings
+     * @param sessions how many sessions they serve, by the situation's days; null where it is not limited
+     * @param most sessions a day
+     */
+    record Server(StaffId person, Timeline timeline, Timeline fixed, int[] sessions, int most) {}
 
     /** Who serves, in the offer's order. */
     List<StaffId> staff() {

@@ -35,7 +35,9 @@ final class Reasons {
     }
 
     void clear() {
-        found.clear();
+        if (!found.isEmpty()) {
+            found.clear();
+        }
     }
 
     List<Reason> list() {

@@ -3,7 +3,6 @@ package gastfreund.core.openings;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.offers.Bounds;
 import gastfreund.core.offers.ResourceId;
-import gastfreund.core.offers.StaffId;
 import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -21,8 +20,12 @@ final class Rules {
         this.situation = situation;
     }
 
-    /** All rules that can apply, but {@code fill}, which looks at several options at once. */
-    static List<Rule> of(Situation situation) {
+    /**
+     * All rules that can apply, but {@code fill}, which looks at several options at once.
+     *
+     * @param withinHours whether every attempt is known to lie inside its hours
+     */
+    static List<Rule> of(Situation situation, boolean withinHours) {
         Rules rules = new Rules(situation);
         boolean guest = situation.demand.query().audience() == Audience.GUEST;
         if (guest) {
@@ -34,7 +37,9 @@ final class Rules {
             rules.closures();
             rules.full();
         } else {
-            rules.hours();
+            if (!withinHours) {
+                rules.hours();
+            }
             rules.staffBusy();
             rules.full();
             if (guest) {
@@ -135,12 +140,14 @@ final class Rules {
             long from = situation.takenFrom(attempt);
             long to = situation.takenTo(attempt);
             Option option = attempt.option();
-            for (int i = 0; i < option.staff().size() && !reasons.enough(); i++) {
-                Timeline timeline = option.timelines().get(i);
-                boolean busy = timeline.taken(from, to, attempt.joined());
-                if (busy && (!contested || option.fixed().get(i).taken(from, to, null))) {
+            for (Option.Server server : option.serving()) {
+                boolean busy = server.timeline().taken(from, to, attempt.joined());
+                if (busy && (!contested || server.fixed().taken(from, to, null))) {
                     reasons.add(new Reason.StaffBusy(
-                            option.staff().get(i), () -> timeline.overlapping(from, to, attempt.joined())));
+                            server.person(), () -> server.timeline().overlapping(from, to, attempt.joined())));
+                    if (reasons.enough()) {
+                        return;
+                    }
                 }
             }
         });
@@ -184,10 +191,9 @@ final class Rules {
             if (minutesPerDay.isPresent() && situation.taken.minutesOn(day) + minutes > minutesPerDay.getAsInt()) {
                 reasons.add(new Reason.DayMinutes(minutesPerDay.getAsInt()));
             }
-            for (StaffId person : attempt.option().staff()) {
-                OptionalInt most = situation.house.staff(person).maxPerDay();
-                if (most.isPresent() && situation.taken.sessionsOn(day, person) >= most.getAsInt()) {
-                    reasons.add(new Reason.StaffDayLimit(person, most.getAsInt()));
+            for (Option.Server server : attempt.option().serving()) {
+                if (server.sessions() != null && server.sessions()[day] >= server.most()) {
+                    reasons.add(new Reason.StaffDayLimit(server.person(), server.most()));
                 }
             }
         });

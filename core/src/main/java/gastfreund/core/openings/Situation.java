@@ -1,6 +1,7 @@
 package gastfreund.core.openings;
 
 import gastfreund.core.hours.Schedule;
+import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Line;
 import gastfreund.core.offers.Offer;
@@ -10,8 +11,10 @@ import gastfreund.core.time.Interval;
 import gastfreund.core.time.IntervalSet;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.Set;
 
 /** All that a demand is judged by, worked out once: its dates, its options with their hours, and what is taken. */
@@ -30,6 +33,7 @@ final class Situation {
     final List<Need> needs;
     final List<Option> options;
     private final Map<Schedule, IntervalSet> openTimes = new HashMap<>();
+    private final Map<Demand.Way, Money> prices = new IdentityHashMap<>();
 
     /** What the demand needs of one resource, how many units there are and how many are taken when. */
     record Need(Needs needs, int units, Levels levels) {}
@@ -63,13 +67,24 @@ final class Situation {
     private Option optionOf(Demand.Way way) {
         List<StaffId> staff = way.staff();
         List<Layer> layers = layersOf(way);
+        List<IntervalSet> open = layers.stream().map(l -> openTimeOf(l.hours())).toList();
         return new Option(
                 way,
                 Set.copyOf(staff),
                 layers,
-                layers.stream().map(l -> openTimeOf(l.hours())).toList(),
-                staff.stream().map(taken::timelineOf).toList(),
-                staff.stream().map(taken::fixedTimelineOf).toList());
+                open,
+                open.stream().reduce(IntervalSet.of(days.span()), IntervalSet::intersect),
+                staff.stream().map(this::serverOf).toArray(Option.Server[]::new));
+    }
+
+    private Option.Server serverOf(StaffId person) {
+        OptionalInt most = house.staff(person).maxPerDay();
+        return new Option.Server(
+                person,
+                taken.timelineOf(person),
+                taken.fixedTimelineOf(person),
+                most.isPresent() ? taken.sessionsServed(person) : null,
+                most.orElse(Integer.MAX_VALUE));
     }
 
     /** The layers of an option in the order of the definition; those that never close are left out. */
@@ -100,11 +115,11 @@ final class Situation {
                 hours, h -> h.openTime(days, offer.id(), demand.query().audience()));
     }
 
-    /** The attempt of an option at a start. */
-    Attempt attempt(Option option, long start) {
+    /** The attempt of an option at a start on a day. */
+    Attempt attempt(Option option, long start, int day) {
         long end = start + option.way().minutes().count();
         Session joined = offer.sharing().shared() ? taken.joined(keyOf(option, start)) : null;
-        return new Attempt(option, start, end, days.dayOf(start), joined);
+        return new Attempt(option, start, end, day, joined);
     }
 
     private Session.Key keyOf(Option option, long start) {
@@ -156,8 +171,14 @@ final class Situation {
         return left;
     }
 
-    /** What the attempt would cost. */
-    Line line(Attempt attempt) {
+    /** What the attempt would cost; without price rules that does not depend on its start. */
+    Money price(Attempt attempt) {
+        return offer.priceRules().isEmpty()
+                ? prices.computeIfAbsent(attempt.option().way(), way -> line(attempt).price().amount())
+                : line(attempt).price().amount();
+    }
+
+    private Line line(Attempt attempt) {
         Query query = demand.query();
         return new Line(
                 offer,

@@ -45,9 +45,16 @@ final class Taken {
         Taken taken = new Taken(days);
         long mostPrep = house.offers().stream().mapToLong(o -> o.prep().count()).max().orElse(0);
         long mostReset = house.offers().stream().mapToLong(o -> o.reset().count()).max().orElse(0);
-        List<Booking> live = booked.bookingsTouching(reach, mostPrep, mostReset + longestSession(house)).stream()
-                .filter(b -> b.isLive(demand.query().now()) && !demand.query().without().contains(b.id()))
-                .toList();
+        Relevance relevance = Relevance.of(house, demand);
+        Query query = demand.query();
+        List<Booking> live = new ArrayList<>();
+        for (Booking booking : booked.bookingsTouching(
+                reach, mostPrep, mostReset + longestSession(house), relevance.offers(), relevance.staff())) {
+            if (booking.isLive(query.now())
+                    && (query.without().isEmpty() || !query.without().contains(booking.id()))) {
+                live.add(booking);
+            }
+        }
         // Where a booking is longer than the session that it is part of, the session decides; so it must be known.
         long earliest = Math.min(
                 reach.start() - mostReset - longestSession(house), live.isEmpty() ? Long.MAX_VALUE : live.get(0).start());
@@ -159,9 +166,8 @@ final class Taken {
         return minutesByDay[day];
     }
 
-    /** The sessions of any offer that a person serves and that start on a date. */
-    int sessionsOn(int day, StaffId person) {
-        int[] counts = sessionsByStaffAndDay.get(person);
-        return counts == null ? 0 : counts[day];
+    /** How many sessions of any offer a person serves, by the date on which they start. */
+    int[] sessionsServed(StaffId person) {
+        return sessionsByStaffAndDay.getOrDefault(person, new int[days.count()]);
     }
 }

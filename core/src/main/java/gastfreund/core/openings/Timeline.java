@@ -11,10 +11,8 @@ import java.util.List;
  */
 final class Timeline {
 
-    private static final Timeline FREE = new Timeline(List.of());
-
     private final List<Commitment> commitments;
-    private final long[] starts;
+    private final Walk walk;
     private final long[] latestEnd;
     private final int[] latest;
     private final long[] secondEnd;
@@ -23,7 +21,7 @@ final class Timeline {
         commitments = new ArrayList<>(unordered);
         commitments.sort(Comparator.comparingLong(c -> c.interval().start()));
         int n = commitments.size();
-        starts = new long[n];
+        long[] starts = new long[n];
         latestEnd = new long[n];
         latest = new int[n];
         secondEnd = new long[n];
@@ -44,10 +42,11 @@ final class Timeline {
             latest[i] = bestIndex;
             secondEnd[i] = second;
         }
+        walk = new Walk(starts);
     }
 
     static Timeline of(List<Commitment> commitments) {
-        return commitments.isEmpty() ? FREE : new Timeline(commitments);
+        return new Timeline(commitments);
     }
 
     /** Whether a commitment, other than the session {@code except} (null: none), overlaps {@code [start, end)}. */
@@ -76,16 +75,6 @@ final class Timeline {
     }
 
     private int lastStartingBefore(long end) {
-        int low = 0;
-        int high = starts.length - 1;
-        while (low <= high) {
-            int middle = (low + high) >>> 1;
-            if (starts[middle] < end) {
-                low = middle + 1;
-            } else {
-                high = middle - 1;
-            }
-        }
-        return high;
+        return walk.lastAtOrBefore(end - 1);
     }
 }

@@ -153,6 +153,26 @@ public final class IntervalSet {
         return intersect(of(interval));
     }
 
+    /**
+     * Those of some starts from which a stretch of {@code length} lies inside one maximal interval.
+     *
+     * @param starts ascending
+     */
+    public long[] fitting(long[] starts, Minutes length) {
+        long[] fitting = new long[starts.length];
+        int n = 0;
+        int at = 0;
+        for (long start : starts) {
+            while (at < bounds.length && bounds[at + 1] <= start) {
+                at += 2;
+            }
+            if (at < bounds.length && bounds[at] <= start && start + length.count() <= bounds[at + 1]) {
+                fitting[n++] = start;
+            }
+        }
+        return Arrays.copyOf(fitting, n);
+    }
+
     @Override
     public boolean equals(Object other) {
         return other instanceof IntervalSet set && Arrays.equals(bounds, set.bounds);

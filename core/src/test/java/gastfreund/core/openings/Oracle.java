@@ -44,7 +44,7 @@ import java.util.TreeSet;
  * What can be booked and why not, minute by minute, written from docs/openings.md and docs/money.md alone: nothing is
  * clever here, and nothing of the engine is used but the values that describe a house.
  */
-final class Oracle {
+public final class Oracle {
 
     private static final int MARGIN = 12;
 
@@ -84,7 +84,7 @@ final class Oracle {
         final List<String> reasons = new ArrayList<>();
     }
 
-    Oracle(House house, List<Booking> bookings, List<Busy> busy, Query query) {
+    public Oracle(House house, List<Booking> bookings, List<Busy> busy, Query query) {
         this.house = house;
         this.zone = house.zone().id().getRules();
         this.query = query;
@@ -710,7 +710,7 @@ final class Oracle {
         return lines(tries -> tries.staff + " " + tries.place + " " + tries.reasons, false);
     }
 
-    List<String> openings() {
+    public List<String> openings() {
         return lines(
                 t -> t.staff + " " + t.place + " left " + left(t) + " at " + price(t) + (t.contested ? " contested" : ""), true);
     }

@@ -1,0 +1,2 @@
+/** What is measured: always as ratios within one run, never asserted in tests ({@code docs/benchmarks.md}). */
+package gastfreund.bench;
