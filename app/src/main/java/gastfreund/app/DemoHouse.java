@@ -27,8 +27,8 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 
 /**
- * Fills an empty data folder with the demo house. Its bookings are written around one Monday and moved by whole weeks,
- * so that they lie around today on the weekdays they were written for.
+ * Fills an empty data folder with the demo house. Its dates are written around one Monday and moved by whole weeks, so
+ * that they lie around today on the weekdays they were written for.
  */
 @Component
 class DemoHouse implements ApplicationRunner {
@@ -69,41 +69,28 @@ class DemoHouse implements ApplicationRunner {
                 Files.copy(file, pictures.resolve(file.getFileName()));
             }
         }
-        JsonNode json = HouseFile.parse(Files.readString(folder.resolve("quillmere.house.json")));
+        JsonNode written = HouseFile.parse(Files.readString(folder.resolve("quillmere.house.json")));
+        LocalDate monday = LocalDate.parse(written.at("/house/extra/monday").stringValue());
+        HouseZone zone = HouseZone.of(written.at("/house/zone").stringValue());
+        JsonNode json = new MovedDates(zone, weeksSince(monday, zone)).of(written);
         HouseFile file = HouseFile.read(json);
         catalogues.open(json);
         hosts.add(EMAIL, "Okka Brandt", PASSWORD, "owner");
-        JsonNode extra = json.path("house").path("extra");
-        long weeks = weeksSince(LocalDate.parse(extra.get("monday").stringValue()), file.house().zone());
         List<Booking> bookings = file.bookings().stream()
                 .sorted(Comparator.comparingLong(Booking::start))
                 .toList();
         Instant placed = clock.instant().minus(BOOKED_EVERY.multipliedBy(bookings.size() + 1L));
         for (Booking booking : bookings) {
-            JsonNode guest = extra.path("guests").path(booking.id().value());
             placed = placed.plus(BOOKED_EVERY);
-            intake.take(moved(booking, weeks, file.house().zone()), contact(guest), placed);
+            intake.take(booking, contact(json.at("/house/extra/guests").path(booking.id().value())), placed);
         }
+        file.busy().forEach(intake::take);
     }
 
     private long weeksSince(LocalDate monday, HouseZone zone) {
         Instant now = clock.instant();
         LocalDate thisMonday = zone.dateOf(now).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
         return ChronoUnit.WEEKS.between(monday, thisMonday);
-    }
-
-    private static Booking moved(Booking booking, long weeks, HouseZone zone) {
-        return new Booking(
-                booking.id(),
-                booking.offer(),
-                zone.minuteOf(zone.localOf(booking.start()).plusWeeks(weeks)),
-                booking.minutes(),
-                booking.staff(),
-                booking.place(),
-                booking.party(),
-                booking.status(),
-                booking.expires(),
-                booking.addOns());
     }
 
     private static Contact contact(JsonNode guest) {

@@ -2,6 +2,7 @@ package gastfreund.app.baskets;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.catalogue.Quantities;
 import gastfreund.app.house.Links;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.Slot;
@@ -33,6 +34,7 @@ class BasketController {
      *
      * @param staff names of those who serve
      * @param place null where the offer has none
+     * @param addOns what is added, in words; empty: nothing
      * @param quoted null where the hold is over
      * @param nearest where the hold is over, what could be had instead
      * @param keepAddress where one of these is kept
@@ -42,6 +44,7 @@ class BasketController {
             Offer offer,
             List<String> staff,
             Place place,
+            String addOns,
             Quote.QuotedLine quoted,
             List<Slot> nearest,
             String keepAddress) {}
@@ -109,9 +112,11 @@ class BasketController {
                 offer,
                 line.staff().stream().map(catalogue.house()::staff).map(Staff::name).toList(),
                 line.place() == null ? null : catalogue.house().place(line.place()),
+                Quantities.named(offer, line.addOns()),
                 quoted,
                 quoted == null ? baskets.nearest(line) : List.of(),
-                Choice.again(offer, line.party(), line.length(), line.place()).keepAddress(token));
+                Choice.again(offer, line.party(), line.length(), line.units(), line.addOns(), line.place())
+                        .keepAddress(token));
     }
 
     @PostMapping("/basket/{basket}/lines/{line}/release")

@@ -1,6 +1,7 @@
 package gastfreund.app.baskets;
 
 import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
@@ -8,11 +9,13 @@ import gastfreund.core.openings.BookingId;
 import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 
 /**
  * A line of a basket: a booking that is held.
  *
  * @param place null where the offer has none
+ * @param addOns quantities by add-on
  * @param heldSince the instant with which the line is priced
  * @param expires when the place goes back (exclusive)
  */
@@ -24,6 +27,7 @@ public record BasketLine(
         LengthId length,
         int units,
         int party,
+        Map<AddOnId, Integer> addOns,
         List<StaffId> staff,
         Instant heldSince,
         Instant expires) {

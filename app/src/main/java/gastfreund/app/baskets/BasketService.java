@@ -18,7 +18,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -89,8 +88,9 @@ public class BasketService {
                         entry.get().time(),
                         option.place(),
                         choice.length().id(),
-                        choice.length().minUnits(),
+                        choice.units(),
                         choice.party(),
+                        choice.addOns(),
                         option.staff(),
                         now,
                         now.plus(held)));
@@ -127,7 +127,7 @@ public class BasketService {
                 offer.length(line.length()).orElseThrow(),
                 line.units(),
                 line.party(),
-                Map.of(),
+                line.addOns(),
                 line.time().start(),
                 line.staff(),
                 line.place(),
@@ -141,6 +141,7 @@ public class BasketService {
         return Query.of(line.offer(), date, date, now)
                 .withLength(line.length(), line.units())
                 .withParty(line.party())
+                .withAddOns(line.addOns())
                 .withPlace(line.place());
     }
 

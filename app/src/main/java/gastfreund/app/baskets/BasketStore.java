@@ -1,5 +1,6 @@
 package gastfreund.app.baskets;
 
+import gastfreund.app.catalogue.Quantities;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.PlaceId;
@@ -37,9 +38,9 @@ class BasketStore {
     void insertHold(String basket, BasketLine line) {
         jdbc.sql(
                         """
-                        INSERT INTO bookings (id, offer, start_at, end_at, place, length, units, party, status,
+                        INSERT INTO bookings (id, offer, start_at, end_at, place, length, units, party, add_ons, status,
                                               held_at, expires_at, basket)
-                        VALUES (:id, :offer, :start, :end, :place, :length, :units, :party, 'held',
+                        VALUES (:id, :offer, :start, :end, :place, :length, :units, :party, :addOns, 'held',
                                 :heldAt, :expires, :basket)
                         """)
                 .param("id", line.id().value())
@@ -50,6 +51,7 @@ class BasketStore {
                 .param("length", line.length().value())
                 .param("units", line.units())
                 .param("party", line.party())
+                .param("addOns", Quantities.written(line.addOns()))
                 .param("heldAt", line.heldSince().getEpochSecond())
                 .param("expires", line.expires().getEpochSecond())
                 .param("basket", basket)
@@ -87,6 +89,7 @@ class BasketStore {
                 new LengthId(row.getString("length")),
                 row.getInt("units"),
                 row.getInt("party"),
+                Quantities.read(row.getString("add_ons")),
                 staff == null ? List.of() : Arrays.stream(staff.split(" ")).map(StaffId::new).toList(),
                 Instant.ofEpochSecond(row.getLong("held_at")),
                 Instant.ofEpochSecond(row.getLong("expires_at")));

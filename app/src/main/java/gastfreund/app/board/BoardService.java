@@ -88,7 +88,7 @@ class BoardService {
                 bookings.size() - holds, holds);
     }
 
-    /** From the first to the last hour in which anything is open or booked; the usual day where that is less. */
+    /** From the first to the last hour in which somebody is there or something is booked; the usual day where that is less. */
     private static Interval shown(
             Interval whole, Map<Schedule, IntervalSet> open, List<BoardBooking> bookings, House house) {
         long first = whole.start() + FIRST_HOUR * 60L;
@@ -97,7 +97,8 @@ class BoardService {
         for (Staff person : house.staff()) {
             all.addAll(open.get(person.hours()).within(whole).intervals());
         }
-        bookings.forEach(b -> all.add(b.time()));
+        // What runs over midnight is cut off at the edge, so that the usual day keeps its width.
+        bookings.stream().map(BoardBooking::time).filter(whole::encloses).forEach(all::add);
         for (Interval interval : all) {
             first = Math.min(first, Math.max(whole.start(), interval.start()));
             last = Math.max(last, Math.min(whole.end(), interval.end()));

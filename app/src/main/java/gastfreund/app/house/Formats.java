@@ -52,16 +52,24 @@ public final class Formats {
 
     /** {@code 26 €} where there are no cents, else as {@link #money}. */
     public String shortMoney(Money money) {
+        if (money.isZero()) {
+            return text("money.free");
+        }
         int digits = Math.max(0, currency.getDefaultFractionDigits());
         boolean whole = BigDecimal.valueOf(money.minor(), digits).stripTrailingZeros().scale() <= 0;
         return amount(money, whole ? 0 : digits, digits);
+    }
+
+    /** {@code from 48 €}, or that it costs nothing. */
+    public String fromMoney(Money money) {
+        return money.isZero() ? shortMoney(money) : text("house.from", shortMoney(money));
     }
 
     /** The bare number, where it is short enough to stand under a bar; else nothing. */
     public String bareMoney(Money money) {
         int digits = Math.max(0, currency.getDefaultFractionDigits());
         BigDecimal amount = BigDecimal.valueOf(money.minor(), digits).stripTrailingZeros();
-        return amount.scale() <= 0 && amount.precision() - amount.scale() <= 3 ? amount.toPlainString() : "";
+        return amount.signum() != 0 && amount.scale() <= 0 && amount.precision() - amount.scale() <= 3 ? amount.toPlainString() : "";
     }
 
     private String amount(Money money, int least, int digits) {

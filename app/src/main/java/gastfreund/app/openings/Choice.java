@@ -1,5 +1,7 @@
 package gastfreund.app.openings;
 
+import gastfreund.app.catalogue.Quantities;
+import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.Offer;
@@ -10,6 +12,9 @@ import gastfreund.core.openings.Query;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.web.util.UriComponentsBuilder;
 
@@ -23,19 +28,38 @@ import org.springframework.web.util.UriComponentsBuilder;
  * @param from the first date of the ribbon; null: the week of the first opening
  */
 public record Choice(
-        Offer offer, int party, Length length, StaffId staff, PlaceId place, LocalDate day, LocalDate from) {
+        Offer offer,
+        int party,
+        Length length,
+        int units,
+        Map<AddOnId, Integer> addOns,
+        StaffId staff,
+        PlaceId place,
+        LocalDate day,
+        LocalDate from) {
 
-    /** What an address says, unchecked; all but the party may be null. */
-    public record Asked(Integer party, String length, String staff, String place, String day, String from) {}
+    /** What an address says, unchecked; each may be null. */
+    public record Asked(
+            Integer party,
+            String length,
+            Integer units,
+            List<String> add,
+            String staff,
+            String place,
+            String day,
+            String from) {}
 
     public static Choice of(Offer offer, Asked asked) {
         int party = asked.party() == null ? offer.party().min() : asked.party();
+        Length length = id(asked.length())
+                .flatMap(l -> offer.length(new LengthId(l)))
+                .orElse(offer.lengths().get(0));
         return new Choice(
                 offer,
                 Math.max(offer.party().min(), Math.min(offer.party().max(), party)),
-                id(asked.length())
-                        .flatMap(l -> offer.length(new LengthId(l)))
-                        .orElse(offer.lengths().get(0)),
+                length,
+                unitsOf(length, asked.units() == null ? 1 : asked.units()),
+                Quantities.asked(offer, asked.add()),
                 id(asked.staff()).map(StaffId::new).filter(offer.serving().of()::contains).orElse(null),
                 id(asked.place())
                         .map(PlaceId::new)
@@ -44,6 +68,10 @@ public record Choice(
                         .orElse(null),
                 date(asked.day()),
                 date(asked.from()));
+    }
+
+    private static int unitsOf(Length length, int wanted) {
+        return Math.max(length.minUnits(), Math.min(length.maxUnits(), wanted));
     }
 
     private static Optional<String> id(String text) {
@@ -60,8 +88,9 @@ public record Choice(
 
     public Query query(LocalDate first, LocalDate last, Instant now) {
         return Query.of(offer.id(), first, last, now)
-                .withLength(length.id(), length.minUnits())
+                .withLength(length.id(), units)
                 .withParty(party)
+                .withAddOns(addOns)
                 .withStaff(staff)
                 .withPlace(place);
     }
@@ -71,33 +100,50 @@ public record Choice(
     }
 
     public Choice withParty(int persons) {
-        return new Choice(offer, persons, length, staff, place, day, from);
+        return new Choice(offer, persons, length, units, addOns, staff, place, day, from);
     }
 
     public Choice withLength(Length wanted) {
-        return new Choice(offer, party, wanted, staff, place, day, from);
+        return new Choice(offer, party, wanted, unitsOf(wanted, units), addOns, staff, place, day, from);
+    }
+
+    public Choice withUnits(int wanted) {
+        return new Choice(offer, party, length, wanted, addOns, staff, place, day, from);
+    }
+
+    /** The choice with so many of an add-on. */
+    public Choice withAddOn(AddOnId id, int quantity) {
+        Map<AddOnId, Integer> quantities = new LinkedHashMap<>(addOns);
+        quantities.put(id, quantity);
+        quantities.values().removeIf(n -> n == 0);
+        return withAddOns(quantities);
+    }
+
+    private Choice withAddOns(Map<AddOnId, Integer> quantities) {
+        return new Choice(offer, party, length, units, quantities, staff, place, day, from);
     }
 
     public Choice withStaff(StaffId person) {
-        return new Choice(offer, party, length, person, place, day, from);
+        return new Choice(offer, party, length, units, addOns, person, place, day, from);
     }
 
     public Choice withPlace(PlaceId wanted) {
-        return new Choice(offer, party, length, staff, wanted, day, from);
+        return new Choice(offer, party, length, units, addOns, staff, wanted, day, from);
     }
 
     public Choice withDay(LocalDate date) {
-        return new Choice(offer, party, length, staff, place, date, from);
+        return new Choice(offer, party, length, units, addOns, staff, place, date, from);
     }
 
     public Choice startingFrom(LocalDate first) {
-        return new Choice(offer, party, length, staff, place, null, first);
+        return new Choice(offer, party, length, units, addOns, staff, place, null, first);
     }
 
     /** The choice that leads to such a booking again, whoever serves. */
-    public static Choice again(Offer offer, int party, LengthId length, PlaceId place) {
+    public static Choice again(
+            Offer offer, int party, LengthId length, int units, Map<AddOnId, Integer> addOns, PlaceId place) {
         Length wanted = offer.length(length).orElse(offer.lengths().get(0));
-        return new Choice(offer, party, wanted, null, place, null, null);
+        return new Choice(offer, party, wanted, unitsOf(wanted, units), addOns, null, place, null, null);
     }
 
     /** The page's address with this choice. */
@@ -113,6 +159,10 @@ public record Choice(
     private String address(String under, String basket) {
         UriComponentsBuilder uri = UriComponentsBuilder.fromPath("/offers/" + offer.id() + under);
         uri.queryParam("party", party).queryParam("length", length.id());
+        if (length.maxUnits() > 1) {
+            uri.queryParam("units", units);
+        }
+        Quantities.said(addOns).forEach(said -> uri.queryParam("add", said));
         if (staff != null) {
             uri.queryParam("staff", staff);
         }

@@ -1,6 +1,7 @@
 package gastfreund.app.openings;
 
 import gastfreund.core.money.Money;
+import gastfreund.core.offers.AddOn;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.Place;
 import gastfreund.core.offers.Staff;
@@ -13,6 +14,7 @@ import java.util.List;
  *
  * @param fewer address with one person less; null where it would be too few
  * @param more address with one person more; null where it would be too many
+ * @param units how many units of the length; null where it is sold as one
  * @param earlier address of the five weeks before; null where they are over
  * @param later address of the five weeks after
  */
@@ -21,6 +23,8 @@ public record Panel(
         String fewer,
         String more,
         List<LengthChip> lengths,
+        Stepper units,
+        List<AddOnChip> addOns,
         List<StaffChip> staff,
         List<PlaceChip> places,
         Ribbon ribbon,
@@ -30,6 +34,22 @@ public record Panel(
         String later) {
 
     public record LengthChip(Length length, Money from, String address, boolean chosen) {}
+
+    /**
+     * A number that can be raised and lowered.
+     *
+     * @param fewer null where it would be too few
+     * @param more null where it would be too many
+     */
+    public record Stepper(int number, String fewer, String more) {}
+
+    /**
+     * An add-on: chosen by one click where it is sold at most once, else counted.
+     *
+     * @param toggle address with it, or without it where it is chosen; null where it is counted
+     * @param counted null where it is sold at most once
+     */
+    public record AddOnChip(AddOn addOn, String toggle, boolean chosen, Stepper counted) {}
 
     /**
      * @param person null: anyone

@@ -3,6 +3,7 @@ package gastfreund.app.openings;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.core.money.Money;
+import gastfreund.core.offers.AddOn;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.Offer;
@@ -18,6 +19,7 @@ import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.IntFunction;
 import org.springframework.stereotype.Service;
 
 /** Makes the booking panel of an offer for a choice. */
@@ -56,6 +58,8 @@ class PanelService {
                 offer.party().allows(choice.party() - 1) ? choice.withParty(choice.party() - 1).address(basket) : null,
                 offer.party().allows(choice.party() + 1) ? choice.withParty(choice.party() + 1).address(basket) : null,
                 offer.lengths().stream().map(l -> lengthChip(choice, l, basket)).toList(),
+                units(choice, basket),
+                offer.addOns().stream().map(a -> addOnChip(choice, a, basket)).toList(),
                 choice.choosesStaff() ? staffChips(choice, catalogue.house(), basket) : List.of(),
                 offer.places().size() > 1 ? placeChips(choice, catalogue.house(), basket) : List.of(),
                 ribbon,
@@ -100,6 +104,29 @@ class PanelService {
         Money whole = offer.basis() == Offer.Basis.PERSON ? from.times(choice.party()) : from;
         boolean chosen = length.id().equals(choice.length().id());
         return new Panel.LengthChip(length, whole, choice.withLength(length).address(basket), chosen);
+    }
+
+    private static Panel.Stepper units(Choice choice, String basket) {
+        Length length = choice.length();
+        if (length.maxUnits() == 1) {
+            return null;
+        }
+        return stepper(choice.units(), length.minUnits(), length.maxUnits(), n -> choice.withUnits(n).address(basket));
+    }
+
+    private static Panel.AddOnChip addOnChip(Choice choice, AddOn addOn, String basket) {
+        int quantity = choice.addOns().getOrDefault(addOn.id(), 0);
+        IntFunction<String> address = n -> choice.withAddOn(addOn.id(), n).address(basket);
+        return addOn.max() == 1
+                ? new Panel.AddOnChip(addOn, address.apply(1 - quantity), quantity == 1, null)
+                : new Panel.AddOnChip(addOn, null, quantity > 0, stepper(quantity, 0, addOn.max(), address));
+    }
+
+    private static Panel.Stepper stepper(int number, int least, int most, IntFunction<String> address) {
+        return new Panel.Stepper(
+                number,
+                number > least ? address.apply(number - 1) : null,
+                number < most ? address.apply(number + 1) : null);
     }
 
     private static List<Panel.StaffChip> staffChips(Choice choice, House house, String basket) {

@@ -29,6 +29,7 @@ public record Ribbon(List<Day> days, Day selected) {
         TOO_FAR,
         NO_SEASON,
         CLOSED,
+        NOTHING_PLANNED,
         BOOKED_OUT
     }
 
@@ -96,6 +97,9 @@ public record Ribbon(List<Day> days, Day selected) {
                 .map(Answer.Judged::reasons)
                 .filter(r -> r.stream().noneMatch(x -> x instanceof Reason.OutsideHours || x instanceof Reason.Closed))
                 .toList();
+        if (entries.isEmpty()) {
+            return Why.NOTHING_PLANNED;
+        }
         if (inHours.isEmpty()) {
             return Why.CLOSED;
         }

@@ -8,11 +8,11 @@ import gastfreund.core.offers.Length;
 import gastfreund.core.offers.Line;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Booking;
+import gastfreund.core.openings.Busy;
 import gastfreund.core.orders.Quote;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,6 +32,12 @@ public class OrderIntake {
         this.tokens = tokens;
     }
 
+    /** Takes in busy time of one of the staff. */
+    @Transactional
+    public void take(Busy busy) {
+        store.insertBusy(busy);
+    }
+
     /** @param placed when it was booked */
     @Transactional
     public void take(Booking booking, Contact contact, Instant placed) {
@@ -42,7 +48,7 @@ public class OrderIntake {
                 .findFirst()
                 .orElseGet(() -> offer.lengths().get(0));
         Line line = new Line(
-                offer, length, length.minUnits(), booking.party(), Map.of(), booking.start(), booking.staff(),
+                offer, length, length.minUnits(), booking.party(), booking.addOns(), booking.start(), booking.staff(),
                 booking.place(), placed, catalogue.zone());
         Quote quote = Quote.of(List.of(new Quote.Asked(line, Quote.Pay.NOW)), placed, catalogue.zone());
         store.insertBooking(booking, length, placed);

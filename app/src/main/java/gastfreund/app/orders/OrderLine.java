@@ -2,6 +2,7 @@ package gastfreund.app.orders;
 
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
+import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
@@ -11,6 +12,7 @@ import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 
 /**
  * A line of an order: its booking and what it cost when it was placed.
@@ -27,6 +29,7 @@ public record OrderLine(
         LengthId length,
         int units,
         int party,
+        Map<AddOnId, Integer> addOns,
         List<StaffId> staff,
         BookingStatus status,
         Instant expires,

@@ -2,6 +2,7 @@ package gastfreund.app.orders;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.catalogue.Quantities;
 import gastfreund.app.house.Formats;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
@@ -25,6 +26,7 @@ public class OrderPages {
      *
      * @param staff names of those who serve
      * @param place null where the offer has none
+     * @param addOns what is added, in words; empty: nothing
      * @param directions empty where the place needs none
      * @param terms as sentences
      * @param freeUntil until when cancelling costs nothing; null where that is over or never was
@@ -34,6 +36,7 @@ public class OrderPages {
             Offer offer,
             List<String> staff,
             Place place,
+            String addOns,
             String directions,
             List<String> terms,
             Instant freeUntil) {}
@@ -61,6 +64,7 @@ public class OrderPages {
                 offer,
                 line.staff().stream().map(catalogue.house()::staff).map(Staff::name).toList(),
                 line.place() == null ? null : catalogue.house().place(line.place()),
+                Quantities.named(offer, line.addOns()),
                 line.place() == null ? "" : catalogue.placeNotes().getOrDefault(line.place(), ""),
                 TermsInWords.of(offer.terms(), f),
                 offer.terms().freeUntil(line.time().startInstant()).filter(now::isBefore).orElse(null));
@@ -78,6 +82,7 @@ public class OrderPages {
     /** Where a place like the line's is kept. */
     public String keepAddress(OrderLine line) {
         Offer offer = catalogues.catalogue().offer(line.offer());
-        return Choice.again(offer, line.party(), line.length(), line.place()).keepAddress(null);
+        return Choice.again(offer, line.party(), line.length(), line.units(), line.addOns(), line.place())
+                .keepAddress(null);
     }
 }

@@ -1,5 +1,6 @@
 package gastfreund.app.orders;
 
+import gastfreund.app.catalogue.Quantities;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
 import gastfreund.core.money.Percent;
@@ -10,6 +11,7 @@ import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Booking;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.openings.Busy;
 import gastfreund.core.orders.Quote;
 import gastfreund.core.time.Interval;
 import java.sql.ResultSet;
@@ -60,12 +62,20 @@ class OrderStore {
         return key.getKey().longValue();
     }
 
+    /** Writes busy time of one of the staff. */
+    void insertBusy(Busy busy) {
+        jdbc.sql("INSERT INTO busy (staff, start_at, end_at) VALUES (?, ?, ?)")
+                .params(busy.staff().value(), busy.interval().start() * 60, busy.interval().end() * 60)
+                .update();
+    }
+
     /** Writes a booking that was made elsewhere. */
     void insertBooking(Booking booking, Length length, Instant placed) {
         jdbc.sql(
                         """
-                        INSERT INTO bookings (id, offer, start_at, end_at, place, length, units, party, status, held_at)
-                        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+                        INSERT INTO bookings (id, offer, start_at, end_at, place, length, units, party, add_ons, status,
+                                              held_at)
+                        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
                         """)
                 .params(
                         booking.id().value(),
@@ -76,6 +86,7 @@ class OrderStore {
                         length.id().value(),
                         length.minUnits(),
                         booking.party(),
+                        Quantities.written(booking.addOns()),
                         booking.status().code(),
                         placed.getEpochSecond())
                 .update();
@@ -255,6 +266,7 @@ class OrderStore {
                 new LengthId(row.getString("length")),
                 row.getInt("units"),
                 row.getInt("party"),
+                Quantities.read(row.getString("add_ons")),
                 staff == null ? List.of() : Arrays.stream(staff.split(" ")).map(StaffId::new).toList(),
                 BookingStatus.ofCode(row.getString("status")),
                 expiring ? Instant.ofEpochSecond(expires) : null,

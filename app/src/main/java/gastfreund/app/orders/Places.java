@@ -47,6 +47,7 @@ class Places {
         return Query.of(line.offer(), date, date, now)
                 .withLength(line.length(), line.units())
                 .withParty(line.party())
+                .withAddOns(line.addOns())
                 .withPlace(line.place())
                 .without(Set.of(line.booking()));
     }

@@ -106,7 +106,7 @@ class JourneyTest extends DemoHouseTest {
         open(true, 1280);
         page.navigate(address("/"));
         assertThat(heading("Quillmere Clay House")).isVisible();
-        assertThat(page.locator(".offer")).hasCount(3);
+        assertThat(page.locator(".offer")).hasCount(6);
         link("A private lesson").click();
         page.waitForLoadState();
         page.evaluate("window.sameDocument = true");
@@ -191,6 +191,28 @@ class JourneyTest extends DemoHouseTest {
         checkOut("Selma Quast");
         payWith("Works");
         assertThat(heading("See you soon, Selma Quast")).isVisible();
+    }
+
+    @Test
+    void anAddOnThatTakesTimeMovesTheEndAndAnEveningOfTheCourseIsKept() {
+        open(true, 1280);
+        page.navigate(address("/offers/private-lesson"));
+        page.waitForLoadState();
+        link("Glaze a piece").click();
+        assertThat(link("Glaze a piece")).hasAttribute("aria-current", "true");
+        assertThat(page).hasURL(Pattern.compile("add=glazing:1"));
+        page.locator(".slot").first().click();
+        assertThat(page.locator(".lines")).containsText("Glaze a piece");
+        link("Add something else").click();
+        link("Six evenings").click();
+        page.waitForLoadState();
+        page.locator(".ribbon .day:not(:has(.bar))").last().click();
+        assertThat(page.getByText("Nothing is planned on this day.")).isVisible();
+        page.locator(".ribbon .day:has(.bar)").last().click();
+        assertThat(page.locator(".slot")).hasCount(1);
+        assertThat(page.locator(".slot")).containsText("18:30");
+        page.locator(".slot").click();
+        assertThat(page.locator(".lines > li")).hasCount(2);
     }
 
     @Test
