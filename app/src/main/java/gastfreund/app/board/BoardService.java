@@ -176,6 +176,9 @@ class BoardService {
                     freeFrom[row] = taken.end();
                     needed--;
                     peak = Math.max(peak, row + 1);
+                    if (!scale.shows(booking.time())) {
+                        continue;
+                    }
                     int x = scale.x(booking.time().start());
                     int width = scale.x(booking.time().end()) - x;
                     int top = y + POOL_HEIGHT - (row + 1) * rowHeight;
