@@ -42,6 +42,9 @@ public final class Commands {
         } catch (BadFileException e) {
             err.println(e.getMessage());
             return BAD_INPUT;
+        } catch (ArithmeticException e) {
+            err.println(arguments[2] + ": an amount or a number of units is too large to be worked out");
+            return BAD_INPUT;
         }
     }
 

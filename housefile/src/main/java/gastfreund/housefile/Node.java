@@ -3,6 +3,7 @@ package gastfreund.housefile;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +20,9 @@ import tools.jackson.databind.JsonNode;
  * is given, so that all problems of a file are found in one reading.
  */
 final class Node {
+
+    private static final int FIRST_YEAR = 1900;
+    private static final int LAST_YEAR = 2199;
 
     private final JsonNode json;
     private final String path;
@@ -191,12 +195,31 @@ final class Node {
     }
 
     LocalDate date() {
-        return parsed("a date such as 2027-01-31", LocalDate.EPOCH, LocalDate::parse);
+        return parsed("a date such as 2027-01-31", LocalDate.EPOCH, t -> inReach(LocalDate.parse(t)));
     }
 
     Instant instant() {
-        return parsed("an instant with an offset, such as 2027-01-31T10:00+01:00", Instant.EPOCH, t -> OffsetDateTime.parse(t)
-                .toInstant());
+        return parsed("an instant with an offset, such as 2027-01-31T10:00+01:00", Instant.EPOCH, t -> {
+            OffsetDateTime instant = OffsetDateTime.parse(t);
+            inReach(instant.toLocalDate());
+            return instant.toInstant();
+        });
+    }
+
+    LocalDateTime localDateTime() {
+        return parsed("a local date and time such as 2027-01-31T10:00", LocalDate.EPOCH.atStartOfDay(), t -> {
+            LocalDateTime local = LocalDateTime.parse(t);
+            inReach(local.toLocalDate());
+            return local;
+        });
+    }
+
+    /** A date in a time that a house can have to do with. */
+    private static LocalDate inReach(LocalDate date) {
+        if (date.getYear() < FIRST_YEAR || date.getYear() > LAST_YEAR) {
+            throw new DateTimeException("out of reach: " + date);
+        }
+        return date;
     }
 
     /** A time of day in minutes after midnight; 1440 for {@code 24:00} where that may be. */

@@ -44,8 +44,7 @@ final class TimetableReader {
 
     private Optional<Timetable.Entry> entry(Node node) {
         node.object("start", "rrule", "exdates", "length", "staff", "place", "seats");
-        LocalDateTime start = node.required("start")
-                .parsed("a local date and time such as 2027-01-31T10:00", LocalDate.EPOCH.atStartOfDay(), LocalDateTime::parse);
+        LocalDateTime start = node.required("start").localDateTime();
         String rule = node.member("rrule").map(Node::text).orElse(null);
         Set<LocalDate> without = new HashSet<>();
         node.elements("exdates").forEach(d -> without.add(d.date()));

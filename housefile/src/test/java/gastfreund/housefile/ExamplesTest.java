@@ -66,6 +66,7 @@ class ExamplesTest {
                 queries,
                 """
                 [{"now": "2027-01-12T09:00+01:00", "offer": "firing", "from": "2027-01-12", "to": "2029-01-15"},
+                 {"now": "2027-01-12T09:00+01:00", "offer": "firing", "from": "9999-01-01", "to": "9999-01-02"},
                  {"now": "noon", "offer": "swimming", "from": "2027-01-12", "to": "2027-01-12", "colour": "red"}]
                 """);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -78,9 +79,10 @@ class ExamplesTest {
         assertThat(out.size()).isZero();
         assertThat(err.toString(StandardCharsets.UTF_8))
                 .contains("[0]: a query asks about at most 400 days")
-                .contains("[1].now: must be an instant")
-                .contains("[1].offer: there is no offer swimming")
-                .contains("[1].colour: is not known here");
+                .contains("[1].from: must be a date")
+                .contains("[2].now: must be an instant")
+                .contains("[2].offer: there is no offer swimming")
+                .contains("[2].colour: is not known here");
     }
 
     private static void same(JsonNode given, JsonNode right, String what) {
