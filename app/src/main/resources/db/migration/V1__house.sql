@@ -4,7 +4,8 @@
 CREATE TABLE house (
     id           INTEGER PRIMARY KEY CHECK (id = 1),
     definition   TEXT    NOT NULL,
-    hold_minutes INTEGER NOT NULL DEFAULT 15 CHECK (hold_minutes BETWEEN 1 AND 240)
+    hold_minutes INTEGER NOT NULL DEFAULT 15 CHECK (hold_minutes BETWEEN 1 AND 240),
+    answer_hours INTEGER NOT NULL DEFAULT 24 CHECK (answer_hours BETWEEN 1 AND 720)
 ) STRICT;
 
 CREATE TABLE places (
@@ -31,6 +32,12 @@ CREATE TABLE offers (
     definition TEXT    NOT NULL
 ) STRICT;
 
+CREATE TABLE promo_codes (
+    code       TEXT    PRIMARY KEY COLLATE NOCASE,
+    position   INTEGER NOT NULL,
+    definition TEXT    NOT NULL
+) STRICT;
+
 CREATE TABLE hosts (
     id         INTEGER PRIMARY KEY,
     email      TEXT    NOT NULL UNIQUE COLLATE NOCASE,
@@ -42,6 +49,7 @@ CREATE TABLE hosts (
 
 CREATE TABLE baskets (
     token      TEXT    PRIMARY KEY,
+    promo_code TEXT    NOT NULL DEFAULT '',
     created_at INTEGER NOT NULL
 ) STRICT;
 
@@ -57,8 +65,11 @@ CREATE TABLE orders (
     status    TEXT    NOT NULL CHECK (status IN ('waiting', 'placed', 'lapsed')),
     total     INTEGER NOT NULL,
     due_now   INTEGER NOT NULL,
-    placed_at INTEGER NOT NULL
+    placed_at INTEGER NOT NULL,
+    promo_code TEXT   COLLATE NOCASE
 ) STRICT;
+
+CREATE INDEX orders_by_promo_code ON orders (promo_code) WHERE promo_code IS NOT NULL;
 
 CREATE INDEX orders_waiting ON orders (placed_at) WHERE status = 'waiting';
 
@@ -72,6 +83,7 @@ CREATE TABLE bookings (
     units      INTEGER NOT NULL CHECK (units > 0),
     party      INTEGER NOT NULL CHECK (party > 0),
     add_ons    TEXT    NOT NULL DEFAULT '{}',
+    pay        TEXT    NOT NULL DEFAULT 'now' CHECK (pay IN ('now', 'venue')),
     status     TEXT    NOT NULL CHECK (status IN ('held', 'requested', 'confirmed', 'completed', 'no-show',
                                                   'cancelled', 'declined', 'lapsed')),
     held_at    INTEGER NOT NULL,
@@ -85,6 +97,7 @@ CREATE INDEX bookings_by_start ON bookings (start_at);
 CREATE INDEX bookings_by_duration ON bookings (end_at - start_at);
 CREATE INDEX bookings_by_basket ON bookings (basket) WHERE order_id IS NULL;
 CREATE INDEX bookings_by_order ON bookings (order_id);
+CREATE INDEX bookings_asking ON bookings (start_at) WHERE status = 'requested';
 
 CREATE TABLE booking_staff (
     booking TEXT NOT NULL REFERENCES bookings (id) ON DELETE CASCADE,
@@ -113,6 +126,7 @@ CREATE TABLE order_lines (
     balance     INTEGER NOT NULL,
     balance_due TEXT,
     tax_rate    TEXT    NOT NULL,
+    paid        INTEGER NOT NULL DEFAULT 0 CHECK (paid >= 0),
     PRIMARY KEY (order_id, line)
 ) STRICT, WITHOUT ROWID;
 
@@ -122,28 +136,36 @@ CREATE TABLE payments (
     gateway    TEXT    NOT NULL,
     reference  TEXT,
     amount     INTEGER NOT NULL CHECK (amount > 0),
-    refunded   INTEGER NOT NULL DEFAULT 0 CHECK (refunded BETWEEN 0 AND amount),
+    capture    TEXT    NOT NULL DEFAULT 'now' CHECK (capture IN ('now', 'later')),
+    captured   INTEGER NOT NULL DEFAULT 0,
+    released   INTEGER NOT NULL DEFAULT 0,
+    refunded   INTEGER NOT NULL DEFAULT 0,
+    booking    TEXT    REFERENCES bookings (id),
     state      TEXT    NOT NULL CHECK (state IN ('created', 'authorised', 'captured', 'partly refunded', 'refunded',
                                                  'failed', 'voided', 'expired')),
     reason     TEXT    NOT NULL DEFAULT '',
     pay_url    TEXT,
     created_at INTEGER NOT NULL,
     expires_at INTEGER,
-    UNIQUE (gateway, reference)
+    UNIQUE (gateway, reference),
+    CHECK (refunded BETWEEN 0 AND captured AND released >= 0 AND captured + released <= amount)
 ) STRICT;
 
 CREATE INDEX payments_by_order ON payments (order_id);
 
-CREATE TABLE refunds (
+-- What is to be done at a gateway: decided in a transaction, carried out after it, as often as it takes.
+CREATE TABLE payment_steps (
     id         TEXT    PRIMARY KEY,
     payment    TEXT    NOT NULL REFERENCES payments (id),
+    kind       TEXT    NOT NULL CHECK (kind IN ('capture', 'release', 'refund')),
+    booking    TEXT    REFERENCES bookings (id),
     amount     INTEGER NOT NULL CHECK (amount > 0),
     why        TEXT    NOT NULL,
     asked_at   INTEGER NOT NULL,
     done_at    INTEGER
 ) STRICT;
 
-CREATE INDEX refunds_to_do ON refunds (asked_at) WHERE done_at IS NULL;
+CREATE INDEX payment_steps_to_do ON payment_steps (asked_at) WHERE done_at IS NULL;
 
 CREATE TABLE journal (
     id        INTEGER PRIMARY KEY,

@@ -77,7 +77,7 @@ public abstract class DemoHouseTest {
         registry.add("gastfreund.limits.holds", () -> 10_000);
         registry.add("gastfreund.limits.checkouts", () -> 10_000);
         registry.add("gastfreund.jobs.outcomes", () -> "1h");
-        registry.add("gastfreund.jobs.refunds", () -> "200ms");
+        registry.add("gastfreund.jobs.steps", () -> "200ms");
         registry.add("gastfreund.jobs.outbox", () -> "200ms");
     }
 

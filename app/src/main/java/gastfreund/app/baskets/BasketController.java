@@ -29,6 +29,8 @@ import org.springframework.web.server.ResponseStatusException;
 @Controller
 class BasketController {
 
+    private static final int MOST_CODE = 60;
+
     /**
      * A line as the page shows it.
      *
@@ -92,7 +94,7 @@ class BasketController {
         Instant now = clock.instant();
         List<BasketLine> lines = baskets.lines(token);
         List<BasketLine> held = lines.stream().filter(l -> l.isHeld(now)).toList();
-        Quote quote = baskets.quote(held);
+        Quote quote = baskets.quote(token, held);
         List<Row> rows = new ArrayList<>();
         for (BasketLine line : lines) {
             int index = held.indexOf(line);
@@ -100,6 +102,7 @@ class BasketController {
         }
         model.addAttribute("rows", rows);
         model.addAttribute("quote", quote);
+        model.addAttribute("code", baskets.promoCode(token));
         model.addAttribute("anyHeld", !held.isEmpty());
         model.addAttribute("anyExpired", held.size() < lines.size());
         return "baskets/basket";
@@ -125,6 +128,18 @@ class BasketController {
         if (baskets.release(token, new BookingId(line))) {
             return "redirect:" + links.basketPage() + "?released";
         }
+        return "redirect:" + links.basketPage();
+    }
+
+    @PostMapping("/basket/{basket}/code")
+    String code(@RequestParam String code, @ModelAttribute("links") Links links) {
+        baskets.enterCode(known(links), code.length() > MOST_CODE ? code.substring(0, MOST_CODE) : code);
+        return "redirect:" + links.basketPage() + "#sum";
+    }
+
+    @PostMapping("/basket/{basket}/lines/{line}/pay")
+    String pay(@PathVariable String line, @RequestParam boolean later, @ModelAttribute("links") Links links) {
+        baskets.choosePay(known(links), new BookingId(line), later ? Quote.Pay.VENUE : Quote.Pay.NOW);
         return "redirect:" + links.basketPage();
     }
 

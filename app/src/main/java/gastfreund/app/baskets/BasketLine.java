@@ -6,6 +6,7 @@ import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.BookingId;
+import gastfreund.core.orders.Quote;
 import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.util.List;
@@ -16,6 +17,7 @@ import java.util.Map;
  *
  * @param place null where the offer has none
  * @param addOns quantities by add-on
+ * @param pay where the offer leaves the choice, when the guest pays
  * @param heldSince the instant with which the line is priced
  * @param expires when the place goes back (exclusive)
  */
@@ -29,6 +31,7 @@ public record BasketLine(
         int party,
         Map<AddOnId, Integer> addOns,
         List<StaffId> staff,
+        Quote.Pay pay,
         Instant heldSince,
         Instant expires) {
 

@@ -11,13 +11,16 @@ import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.Query;
+import gastfreund.core.orders.PromoCode;
 import gastfreund.core.orders.Quote;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -92,6 +95,7 @@ public class BasketService {
                         choice.party(),
                         choice.addOns(),
                         option.staff(),
+                        Quote.Pay.NOW,
                         now,
                         now.plus(held)));
         return new Kept.Held(token);
@@ -110,13 +114,33 @@ public class BasketService {
         return store.release(basket, line);
     }
 
-    /** What the lines cost together. */
-    public Quote quote(List<BasketLine> lines) {
+    /** What the lines cost together, with the basket's code. */
+    public Quote quote(String basket, List<BasketLine> lines) {
         Catalogue catalogue = catalogues.catalogue();
         List<Quote.Asked> asked = lines.stream()
-                .map(line -> new Quote.Asked(priced(line, catalogue), Quote.Pay.NOW))
+                .map(line -> new Quote.Asked(priced(line, catalogue), line.pay()))
                 .toList();
-        return Quote.of(asked, clock.instant(), catalogue.zone());
+        String code = promoCode(basket);
+        Map<String, PromoCode> codes = new HashMap<>(catalogue.promoCodes());
+        codes.computeIfPresent(PromoCode.normal(code), (normal, promo) -> promo.usedAlso(store.usesOf(normal)));
+        return Quote.of(asked, clock.instant(), catalogue.zone(), code, codes);
+    }
+
+    /** The code that was entered for a basket, as it is compared; empty where none was. */
+    public String promoCode(String basket) {
+        return PromoCode.normal(store.promoCode(basket));
+    }
+
+    /** Enters a code for a basket; an empty one takes it away. */
+    @Transactional
+    public void enterCode(String basket, String code) {
+        store.setPromoCode(basket, code.strip());
+    }
+
+    /** Chooses when a line is paid, where its offer leaves the choice. */
+    @Transactional
+    public void choosePay(String basket, BookingId line, Quote.Pay pay) {
+        store.setPay(basket, line, pay);
     }
 
     /** A line as it is priced. */

@@ -6,12 +6,14 @@ import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.BookingId;
+import gastfreund.core.orders.Quote;
 import gastfreund.core.time.Interval;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -91,8 +93,32 @@ class BasketStore {
                 row.getInt("party"),
                 Quantities.read(row.getString("add_ons")),
                 staff == null ? List.of() : Arrays.stream(staff.split(" ")).map(StaffId::new).toList(),
+                Quote.Pay.valueOf(row.getString("pay").toUpperCase(Locale.ROOT)),
                 Instant.ofEpochSecond(row.getLong("held_at")),
                 Instant.ofEpochSecond(row.getLong("expires_at")));
+    }
+
+    /** The code that was entered for a basket; empty where none was. */
+    String promoCode(String basket) {
+        return jdbc.sql("SELECT promo_code FROM baskets WHERE token = ?").param(basket).query(String.class).single();
+    }
+
+    void setPromoCode(String basket, String code) {
+        jdbc.sql("UPDATE baskets SET promo_code = ? WHERE token = ?").params(code, basket).update();
+    }
+
+    /** How many orders a code has lowered. */
+    int usesOf(String code) {
+        return jdbc.sql("SELECT count(*) FROM orders WHERE promo_code = ? AND status <> 'lapsed'")
+                .param(code)
+                .query(Integer.class)
+                .single();
+    }
+
+    void setPay(String basket, BookingId line, Quote.Pay pay) {
+        jdbc.sql("UPDATE bookings SET pay = ? WHERE id = ? AND basket = ? AND order_id IS NULL AND status = 'held'")
+                .params(pay.name().toLowerCase(Locale.ROOT), line.value(), basket)
+                .update();
     }
 
     /** Ends a hold that is not yet ordered; false where the basket has no such line. */

@@ -29,8 +29,7 @@ class BoardStore {
                         """
                         SELECT b.id, b.offer, b.start_at, b.end_at, b.party, b.status, b.expires_at, o.name, o.number,
                                coalesce(l.total, 0) AS total,
-                               (SELECT coalesce(sum(p.amount - p.refunded), 0) FROM payments p
-                                WHERE p.order_id = o.id AND p.state IN ('captured', 'partly refunded')) AS paid,
+                               coalesce(l.paid, 0) AS paid,
                                (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
                         FROM bookings b
                         LEFT JOIN orders o ON o.id = b.order_id

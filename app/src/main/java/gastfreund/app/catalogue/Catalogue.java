@@ -4,6 +4,7 @@ import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
+import gastfreund.core.orders.PromoCode;
 import gastfreund.core.time.HouseZone;
 import java.util.Map;
 import java.util.Optional;
@@ -14,13 +15,17 @@ import java.util.Optional;
  * @param story of the house
  * @param stories of offers
  * @param placeNotes how to find a place
+ * @param promoCodes by {@link PromoCode#normal}
+ * @param answerHours in how many hours a request is answered, or lapses
  */
 public record Catalogue(
         House house,
         Story story,
         Map<OfferId, Story> stories,
         Map<PlaceId, String> placeNotes,
-        int holdMinutes) {
+        Map<String, PromoCode> promoCodes,
+        int holdMinutes,
+        int answerHours) {
 
     public HouseZone zone() {
         return house.zone();

@@ -52,12 +52,15 @@ public class CatalogueService {
                 .forEach(p -> notes.put(
                         new PlaceId(p.get("id").stringValue()),
                         p.path("extra").path("directions").asString("")));
+        HouseFile file = HouseFile.read(json);
         return new Catalogue(
-                HouseFile.read(json).house(),
+                file.house(),
                 Story.of(json.path("house").path("extra")),
                 stories,
                 notes,
-                store.holdMinutes());
+                file.promoCodes(),
+                store.holdMinutes(),
+                store.answerHours());
     }
 
     /**

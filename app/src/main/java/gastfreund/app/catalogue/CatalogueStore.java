@@ -1,5 +1,6 @@
 package gastfreund.app.catalogue;
 
+import gastfreund.core.orders.PromoCode;
 import gastfreund.housefile.HouseFile;
 import java.util.List;
 import java.util.Optional;
@@ -35,12 +36,21 @@ class CatalogueStore {
                         .list()
                         .forEach(definition -> things.add(HouseFile.parse(definition)));
             }
+            ArrayNode codes = file.putArray("promoCodes");
+            jdbc.sql("SELECT definition FROM promo_codes ORDER BY position")
+                    .query(String.class)
+                    .list()
+                    .forEach(definition -> codes.add(HouseFile.parse(definition)));
             return file;
         });
     }
 
     int holdMinutes() {
         return jdbc.sql("SELECT hold_minutes FROM house").query(Integer.class).single();
+    }
+
+    int answerHours() {
+        return jdbc.sql("SELECT answer_hours FROM house").query(Integer.class).single();
     }
 
     /** Writes a house where there is none. */
@@ -55,6 +65,12 @@ class CatalogueStore {
                         .params(things.get(i).get("id").stringValue(), i, things.get(i).toString())
                         .update();
             }
+        }
+        JsonNode codes = houseFile.path("promoCodes");
+        for (int i = 0; i < codes.size(); i++) {
+            jdbc.sql("INSERT INTO promo_codes (code, position, definition) VALUES (?, ?, ?)")
+                    .params(PromoCode.normal(codes.get(i).get("code").stringValue()), i, codes.get(i).toString())
+                    .update();
         }
     }
 }

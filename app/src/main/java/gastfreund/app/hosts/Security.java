@@ -5,6 +5,7 @@ import java.net.URI;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configuration.EnableWebSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
@@ -34,6 +35,8 @@ class Security {
                 .securityMatcher("/desk", "/desk/**")
                 .authorizeHttpRequests(requests -> requests.requestMatchers("/desk/sign-in", "/desk/welcome")
                         .permitAll()
+                        .requestMatchers(HttpMethod.POST, "/desk/orders/*/bookings/*/refund", "/desk/orders/*/bookings/*/cancel")
+                        .hasAnyRole("OWNER", "MANAGER")
                         .anyRequest()
                         .hasAnyRole("OWNER", "MANAGER", "STAFF"))
                 .formLogin(form -> form.loginPage("/desk/sign-in")

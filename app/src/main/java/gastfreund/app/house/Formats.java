@@ -12,6 +12,7 @@ import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Currency;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.context.MessageSource;
 
 /** How amounts, times and durations are said in one language, for one house. */
@@ -63,6 +64,23 @@ public final class Formats {
     /** {@code from 48 €}, or that it costs nothing. */
     public String fromMoney(Money money) {
         return money.isZero() ? shortMoney(money) : text("house.from", shortMoney(money));
+    }
+
+    /** The amount as a field shows it, without the currency: {@code 26.00}. */
+    public String field(Money money) {
+        int digits = Math.max(0, currency.getDefaultFractionDigits());
+        return BigDecimal.valueOf(money.minor(), digits).toPlainString();
+    }
+
+    /** What somebody wrote as an amount, with a point or a comma; empty where it is none. */
+    public Optional<Money> amount(String written) {
+        int digits = Math.max(0, currency.getDefaultFractionDigits());
+        String plain = written.strip().replace(currency.getSymbol(locale), "").strip().replace(',', '.');
+        if (!plain.matches("\\d{1,9}(\\.\\d{1,3})?")) {
+            return Optional.empty();
+        }
+        BigDecimal minor = new BigDecimal(plain).movePointRight(digits).stripTrailingZeros();
+        return minor.scale() > 0 ? Optional.empty() : Optional.of(Money.ofMinor(minor.longValueExact()));
     }
 
     /** The bare number, where it is short enough to stand under a bar; else nothing. */

@@ -5,8 +5,11 @@ import gastfreund.app.payments.GatewayException;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.PaymentState;
+import gastfreund.core.terms.Terms;
+import jakarta.validation.Valid;
 import java.time.Instant;
 import java.util.List;
 import org.slf4j.Logger;
@@ -17,7 +20,9 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -29,13 +34,18 @@ class BookingPageController {
 
     private static final Logger LOG = LoggerFactory.getLogger(BookingPageController.class);
 
+    private static final int MOST_REASON = 500;
+
     private final OrderService orders;
+    private final Endings endings;
     private final OrderPages pages;
     private final OrderLetters letters;
     private final PaymentService payments;
 
-    BookingPageController(OrderService orders, OrderPages pages, OrderLetters letters, PaymentService payments) {
+    BookingPageController(
+            OrderService orders, Endings endings, OrderPages pages, OrderLetters letters, PaymentService payments) {
         this.orders = orders;
+        this.endings = endings;
         this.pages = pages;
         this.letters = letters;
         this.payments = payments;
@@ -47,7 +57,7 @@ class BookingPageController {
         Order order = find(token);
         Formats f = (Formats) model.getAttribute("f");
         List<Payment> all = payments.ofOrder(order.id());
-        Money paid = OrderService.paid(all);
+        Money paid = order.paid();
         Payment last = all.isEmpty() ? null : all.get(all.size() - 1);
         boolean refused = last != null && last.state() == PaymentState.FAILED;
         model.addAttribute("order", order);
@@ -55,6 +65,8 @@ class BookingPageController {
         model.addAttribute("lost", pages.rows(order.lost(), f));
         model.addAttribute("paid", paid);
         model.addAttribute("unpaid", orders.unpaid(order));
+        model.addAttribute("asks", !order.standing().isEmpty()
+                && order.standing().stream().allMatch(l -> l.status() == BookingStatus.REQUESTED));
         model.addAttribute("refused", refused);
         model.addAttribute("unreachable", unreachable != null);
         model.addAttribute("asking", order.status() == OrderStatus.WAITING && !refused && unreachable == null);
@@ -66,6 +78,68 @@ class BookingPageController {
                     || all.stream().anyMatch(p -> p.state() == PaymentState.REFUNDED));
         }
         return "orders/booking";
+    }
+
+    /** What a cancellation gives back, before it is decided. */
+    @GetMapping("/bookings/{token}/lines/{booking}/cancel")
+    String cancel(@PathVariable String token, @PathVariable String booking, Model model) {
+        Order order = find(token);
+        OrderLine line = line(order, booking);
+        if (!line.canBeCancelled()) {
+            return "redirect:/bookings/" + token;
+        }
+        model.addAttribute("order", order);
+        model.addAttribute("row", pages.rows(List.of(line), (Formats) model.getAttribute("f")).get(0));
+        model.addAttribute("outcome", endings.proposal(line, Terms.By.GUEST));
+        return "orders/cancel";
+    }
+
+    @PostMapping("/bookings/{token}/lines/{booking}/cancel")
+    String cancelled(
+            @PathVariable String token,
+            @PathVariable String booking,
+            @RequestParam long refund,
+            @RequestParam(defaultValue = "") String why) {
+        Order order = find(token);
+        String reason = why.strip().substring(0, Math.min(MOST_REASON, why.strip().length()));
+        Endings.Outcome outcome =
+                endings.cancelByGuest(order, line(order, booking).booking(), Money.ofMinor(refund), reason);
+        return outcome == Endings.Outcome.DONE
+                ? "redirect:/bookings/" + token + "?cancelled"
+                : "redirect:/bookings/" + token + "/lines/" + booking + "/cancel?changed";
+    }
+
+    @GetMapping("/bookings/{token}/details")
+    String details(@PathVariable String token, Model model) {
+        Order order = find(token);
+        model.addAttribute("order", order);
+        model.addAttribute("contact", order.contact());
+        return "orders/details";
+    }
+
+    @PostMapping("/bookings/{token}/details")
+    String changed(
+            @PathVariable String token,
+            @Valid @ModelAttribute("contact") Contact contact,
+            BindingResult errors,
+            Model model) {
+        Order order = find(token);
+        if (errors.hasErrors()) {
+            model.addAttribute("order", order);
+            return "orders/details";
+        }
+        orders.changeContact(order, contact);
+        return "redirect:/bookings/" + token + "?changed";
+    }
+
+    private static OrderLine line(Order order, String booking) {
+        return booking.isBlank()
+                ? missing()
+                : order.line(new BookingId(booking)).orElseGet(BookingPageController::missing);
+    }
+
+    private static OrderLine missing() {
+        throw new ResponseStatusException(HttpStatus.NOT_FOUND);
     }
 
     private static Instant keptUntil(Order order) {

@@ -89,7 +89,7 @@ class CheckoutController {
         if (lines.isEmpty() || lines.stream().anyMatch(l -> !l.isHeld(now))) {
             return "redirect:" + links.basketPage();
         }
-        Quote quote = baskets.quote(lines);
+        Quote quote = baskets.quote(known(links), lines);
         List<Row> rows = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             Offer offer = catalogue.offer(lines.get(i).offer());

@@ -1,9 +1,11 @@
 package gastfreund.app.orders;
 
 import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingId;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * A placed basket.
@@ -25,9 +27,19 @@ public record Order(
         Instant placed,
         List<OrderLine> lines) {
 
-    /** What is left to pay later, by the lines that stand or wait. */
+    /** What the house has of it. */
+    public Money paid() {
+        return Money.sum(lines.stream().map(OrderLine::paid).toList());
+    }
+
+    /** The line of a booking; empty where it is not of this order. */
+    public Optional<OrderLine> line(BookingId booking) {
+        return lines.stream().filter(l -> l.booking().equals(booking)).findFirst();
+    }
+
+    /** What is left to pay, by the lines that stand or wait. */
     public Money balance() {
-        return Money.sum(lines.stream().filter(OrderLine::stands).map(OrderLine::balance).toList());
+        return Money.sum(lines.stream().map(OrderLine::unpaid).toList());
     }
 
     /** The lines that stand or wait. */

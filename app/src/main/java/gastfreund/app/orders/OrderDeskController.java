@@ -18,8 +18,10 @@ class OrderDeskController {
     private final OrderService orders;
     private final OrderPages pages;
     private final PaymentService payments;
+    private final Endings endings;
 
-    OrderDeskController(OrderService orders, OrderPages pages, PaymentService payments) {
+    OrderDeskController(OrderService orders, OrderPages pages, PaymentService payments, Endings endings) {
+        this.endings = endings;
         this.orders = orders;
         this.pages = pages;
         this.payments = payments;
@@ -37,8 +39,9 @@ class OrderDeskController {
         model.addAttribute("order", order);
         model.addAttribute("rows", pages.rows(order.lines(), (Formats) model.getAttribute("f")));
         model.addAttribute("payments", payments.ofOrder(order.id()));
-        model.addAttribute("paid", OrderService.paid(payments.ofOrder(order.id())));
+        model.addAttribute("paid", order.paid());
         model.addAttribute("journal", orders.journal(order));
+        model.addAttribute("endings", endings);
         return "orders/desk-order";
     }
 }

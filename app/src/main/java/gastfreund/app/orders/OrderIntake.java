@@ -52,10 +52,11 @@ public class OrderIntake {
                 booking.place(), placed, catalogue.zone());
         Quote quote = Quote.of(List.of(new Quote.Asked(line, Quote.Pay.NOW)), placed, catalogue.zone());
         store.insertBooking(booking, length, placed);
-        long order = store.insert(tokens.next(), null, contact, Locale.ENGLISH, OrderStatus.PLACED, quote, placed);
+        long order = store.insert(tokens.next(), null, contact, Locale.ENGLISH, OrderStatus.PLACED, quote, null, placed);
         store.insertLine(order, 0, booking.id(), quote.lines().get(0), offer.taxRate());
         if (quote.dueNow().isPositive()) {
             payments.record(order, quote.dueNow(), "taken-in-" + booking.id());
+            store.addPaid(booking.id(), quote.dueNow());
         }
     }
 }

@@ -10,8 +10,8 @@ import gastfreund.app.house.Formats;
 import gastfreund.app.messages.Letter;
 import gastfreund.app.messages.LetterWriter;
 import gastfreund.app.messages.Outbox;
-import gastfreund.app.payments.Payment;
 import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingStatus;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.List;
@@ -51,52 +51,99 @@ class OrderLetters {
         this.clock = clock;
     }
 
-    /** The bookings stand. */
-    void confirmed(Order order, List<Payment> payments) {
-        Formats f = speech.in(order.locale(), catalogues.catalogue());
-        Map<String, Object> model = model(order, f);
-        model.put("paid", OrderService.paid(payments));
-        String subject = order.standing().size() == 1
-                ? f.text(
-                        "letter.confirmation.subject",
-                        catalogues.catalogue().offer(order.standing().get(0).offer()).title(),
-                        f.dayAndTimes(order.standing().get(0).time()))
-                : f.text("letter.confirmation.subjects", order.standing().size(), catalogues.catalogue().house().name());
-        put(order, "confirmation", order.contact().email(), subject, model, f.locale(), calendar(order));
-        Formats english = speech.in(Locale.ENGLISH, catalogues.catalogue());
-        Map<String, Object> toHost = model(order, english);
-        toHost.put("paid", OrderService.paid(payments));
-        for (String host : hosts.addresses()) {
-            String line = english.text("letter.host.subject", order.contact().name(), Long.toString(order.number()));
-            put(order, "host", host, line, toHost, english.locale(), calendar(order));
+    /** The order was placed: its bookings stand, or wait for the host's yes. */
+    void placed(Order order) {
+        List<OrderLine> standing = order.standing().stream().filter(l -> l.status() != BookingStatus.REQUESTED).toList();
+        List<OrderLine> asked = order.standing().stream().filter(l -> l.status() == BookingStatus.REQUESTED).toList();
+        if (standing.isEmpty()) {
+            toGuest(order, "request", asked, null);
+        } else {
+            confirmed(order, standing, asked);
         }
+        toHosts(order, asked.isEmpty() ? "host" : "host-request", order.standing());
+    }
+
+    /** The host said yes to a request. */
+    void accepted(Order order, OrderLine line) {
+        confirmed(order, List.of(line), List.of());
+    }
+
+    private void confirmed(Order order, List<OrderLine> standing, List<OrderLine> asked) {
+        Formats f = speech.in(order.locale(), catalogues.catalogue());
+        Map<String, Object> model = model(order, f, standing);
+        model.put("asked", pages.rows(asked, f));
+        String subject = standing.size() == 1
+                ? f.text("letter.confirmation.subject", title(standing.get(0)), f.dayAndTimes(standing.get(0).time()))
+                : f.text("letter.confirmation.subjects", standing.size(), catalogues.catalogue().house().name());
+        LetterWriter.Parts parts = writer.write("confirmation", f.locale(), model);
+        put(order, "confirmation", order.contact().email(), subject, parts, calendar(order));
+    }
+
+    /** A booking ended: by the guest or the host, declined, or because nobody answered. */
+    void ended(Order order, OrderLine line, String kind, Money back, boolean tellGuest) {
+        if (tellGuest) {
+            toGuest(order, kind, List.of(line), back);
+        }
+        if (kind.equals("cancelled")) {
+            toHosts(order, "host-cancelled", List.of(line));
+        }
+    }
+
+    /** Money goes back without a booking's end. */
+    void refunded(Order order, OrderLine line, Money back) {
+        toGuest(order, "refunded", List.of(line), back);
+    }
+
+    /** @param back what goes back; null where money is not spoken of */
+    private void toGuest(Order order, String kind, List<OrderLine> lines, Money back) {
+        Formats f = speech.in(order.locale(), catalogues.catalogue());
+        Map<String, Object> model = model(order, f, lines);
+        boolean ends = lines.stream().noneMatch(OrderLine::stands);
+        String amount = back != null && back.isPositive() ? f.money(back) : "";
+        model.put("intro", f.text("letter." + kind + ".intro"));
+        model.put("money", amount.isEmpty() ? "" : f.text("letter.back", amount));
+        model.put("struck", ends);
+        model.put("button", f.text("letter.toPage"));
+        model.put("buttonTo", model.get("page"));
+        LetterWriter.Parts parts = writer.write("note", f.locale(), model);
+        put(order, kind, order.contact().email(), f.text("letter." + kind + ".subject", title(lines.get(0))), parts, null);
+    }
+
+    private void toHosts(Order order, String kind, List<OrderLine> lines) {
+        Formats f = speech.in(Locale.ENGLISH, catalogues.catalogue());
+        Map<String, Object> model = model(order, f, lines);
+        model.put("intro", f.text("letter." + kind + ".intro", order.contact().name()));
+        LetterWriter.Parts parts = writer.write("host", f.locale(), model);
+        String subject = f.text("letter." + kind + ".subject", order.contact().name(), Long.toString(order.number()));
+        String calendar = kind.equals("host") ? calendar(order) : null;
+        for (String host : hosts.addresses()) {
+            put(order, kind, host, subject, parts, calendar);
+        }
+    }
+
+    private String title(OrderLine line) {
+        return catalogues.catalogue().offer(line.offer()).title();
     }
 
     /** Money came when every place was gone; it goes back. */
     void tooLate(Order order, Money back) {
         Formats f = speech.in(order.locale(), catalogues.catalogue());
-        Map<String, Object> model = model(order, f);
+        Map<String, Object> model = model(order, f, List.of());
         model.put("back", back);
         String subject = f.text("letter.too-late.subject", f.money(back));
-        put(order, "too-late", order.contact().email(), subject, model, f.locale(), null);
+        put(order, "too-late", order.contact().email(), subject, writer.write("too-late", f.locale(), model), null);
     }
 
     private void put(
-            Order order,
-            String kind,
-            String recipient,
-            String subject,
-            Map<String, Object> model,
-            Locale locale,
-            String calendar) {
-        LetterWriter.Parts parts = writer.write(kind, locale, model);
+            Order order, String kind, String recipient, String subject, LetterWriter.Parts parts, String calendar) {
         outbox.put(new Letter(order.id(), kind, recipient, subject, parts.text(), parts.html(), calendar));
     }
 
-    private Map<String, Object> model(Order order, Formats f) {
+    private Map<String, Object> model(Order order, Formats f, List<OrderLine> lines) {
         Map<String, Object> model = new HashMap<>();
         model.put("order", order);
-        model.put("rows", pages.rows(order.standing(), f));
+        model.put("rows", pages.rows(lines, f));
+        model.put("paid", order.paid());
         model.put("lost", pages.rows(order.lost(), f));
         model.put("f", f);
         model.put("houseName", catalogues.catalogue().house().name());
@@ -109,7 +156,8 @@ class OrderLetters {
     String calendar(Order order) {
         Catalogue catalogue = catalogues.catalogue();
         Formats f = speech.in(order.locale(), catalogue);
-        List<CalendarFile.Event> events = pages.rows(order.standing(), f).stream()
+        List<OrderLine> certain = order.standing().stream().filter(l -> l.status() != BookingStatus.REQUESTED).toList();
+        List<CalendarFile.Event> events = pages.rows(certain, f).stream()
                 .map(row -> new CalendarFile.Event(
                         row.line().booking().value(),
                         row.line().time(),

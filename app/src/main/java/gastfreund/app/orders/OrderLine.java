@@ -18,6 +18,7 @@ import java.util.Map;
  * A line of an order: its booking and what it cost when it was placed.
  *
  * @param place null where the offer has none
+ * @param paid what the house has of it: paid, less what was decided to go back
  * @param expires when the hold ends (exclusive); null where it is none
  * @param balanceDue when the balance falls due; null where there is none
  */
@@ -34,9 +35,21 @@ public record OrderLine(
         BookingStatus status,
         Instant expires,
         Money total,
+        Money deposit,
+        Money paid,
         Money dueNow,
         Money balance,
         LocalDate balanceDue) {
+
+    /** What is still to be paid of it, now or later; nothing where it does not stand. */
+    public Money unpaid() {
+        return stands() ? total.minus(paid).notBelowZero() : Money.ZERO;
+    }
+
+    /** Whether it can still be cancelled. */
+    public boolean canBeCancelled() {
+        return status == BookingStatus.REQUESTED || status == BookingStatus.CONFIRMED;
+    }
 
     /** Whether the booking stands, or waits to. */
     public boolean stands() {

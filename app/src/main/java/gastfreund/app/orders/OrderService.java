@@ -9,9 +9,11 @@ import gastfreund.app.payments.GatewayException;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.core.money.Money;
+import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.BookingSteps;
+import gastfreund.core.orders.PromoCode;
 import gastfreund.core.orders.Quote;
 import java.time.Clock;
 import java.time.Instant;
@@ -100,7 +102,7 @@ public class OrderService {
         if (!lost.isEmpty()) {
             return new Placed.NotToBeHad(lost);
         }
-        Quote quote = baskets.quote(lines);
+        Quote quote = baskets.quote(basket, lines);
         List<BookingStatus> statuses = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             boolean nothingDue = quote.lines().get(i).dueNow().isZero();
@@ -108,7 +110,8 @@ public class OrderService {
         }
         boolean waits = statuses.contains(BookingStatus.HELD);
         OrderStatus status = waits ? OrderStatus.WAITING : OrderStatus.PLACED;
-        long id = store.insert(tokens.next(), basket, contact.trimmed(), locale, status, quote, now);
+        String promoCode = quote.promo() == PromoCode.Outcome.APPLIED ? baskets.promoCode(basket) : null;
+        long id = store.insert(tokens.next(), basket, contact.trimmed(), locale, status, quote, promoCode, now);
         for (int i = 0; i < lines.size(); i++) {
             BasketLine line = lines.get(i);
             store.insertLine(id, i, line.id(), quote.lines().get(i), catalogue.offer(line.offer()).taxRate());
@@ -120,9 +123,18 @@ public class OrderService {
         }
         Order order = store.byId(id).orElseThrow();
         if (!waits) {
-            letters.confirmed(order, payments.ofOrder(id));
+            letters.placed(order);
         }
-        return new Placed.Done(order, quote.dueNow().isZero() ? null : payments.want(id, quote.dueNow()));
+        String payment = quote.dueNow().isZero() ? null : payments.want(id, quote.dueNow(), isAuthorisedFirst(order));
+        return new Placed.Done(order, payment);
+    }
+
+    /** Whether something in the order waits for the host's yes, so that the money is only authorised at first. */
+    private boolean isAuthorisedFirst(Order order) {
+        Catalogue catalogue = catalogues.catalogue();
+        return order.lines().stream()
+                .anyMatch(l -> l.dueNow().isPositive()
+                        && catalogue.offer(l.offer()).confirm() == Offer.Confirm.BY_HAND);
     }
 
     private boolean isToBeHad(BasketLine line, Catalogue catalogue, Instant now) {
@@ -154,7 +166,7 @@ public class OrderService {
                 .filter(p -> p.state().isOpen())
                 .map(Payment::id)
                 .findFirst()
-                .orElseGet(() -> transaction.execute(s -> payments.want(order.id(), unpaid(current))));
+                .orElseGet(() -> transaction.execute(s -> payments.want(order.id(), unpaid(current), isAuthorisedFirst(current))));
         return Optional.of(goTo(current, wanted).payUrl());
     }
 
@@ -169,15 +181,29 @@ public class OrderService {
         return created;
     }
 
-    /** What is due now and not paid. */
+    /** What is due now and neither paid nor authorised. */
     Money unpaid(Order order) {
-        return order.dueNow().minus(paid(payments.ofOrder(order.id()))).notBelowZero();
+        Money due = Money.sum(order.standing().stream().map(OrderLine::dueNow).toList());
+        Money secured = Money.sum(payments.ofOrder(order.id()).stream()
+                .filter(p -> p.booking() == null)
+                .map(p -> p.kept().plus(p.authorised()))
+                .toList());
+        return due.minus(secured).notBelowZero();
     }
 
-    static Money paid(List<Payment> payments) {
-        return Money.sum(payments.stream()
-                .filter(Payment::isPaid)
-                .map(p -> p.amount().minus(p.refunded()))
-                .toList());
+    /** The guest's own change of how they can be reached. */
+    @Transactional
+    public void changeContact(Order order, Contact contact) {
+        store.changeContact(order.id(), contact.trimmed());
+        String status = order.status().code();
+        Instant now = clock.instant();
+        store.write(
+                new JournalEntry(order.id(), "order", Long.toString(order.number()), status, status, "guest", "details", now),
+                now);
+    }
+
+    /** How many requests wait for the host's answer. */
+    public int asking() {
+        return store.asking();
     }
 }

@@ -38,14 +38,23 @@ class OrderStore {
         this.jdbc = jdbc;
     }
 
-    long insert(String token, String basket, Contact contact, Locale locale, OrderStatus status, Quote quote, Instant now) {
+    /** @param promoCode the code that lowered the price; null where none did */
+    long insert(
+            String token,
+            String basket,
+            Contact contact,
+            Locale locale,
+            OrderStatus status,
+            Quote quote,
+            String promoCode,
+            Instant now) {
         GeneratedKeyHolder key = new GeneratedKeyHolder();
         jdbc.sql(
                         """
                         INSERT INTO orders (number, token, basket, name, email, phone, locale, status, total, due_now,
-                                            placed_at)
+                                            promo_code, placed_at)
                         VALUES ((SELECT coalesce(max(number) + 1, :first) FROM orders), :token, :basket, :name, :email,
-                                :phone, :locale, :status, :total, :dueNow, :now)
+                                :phone, :locale, :status, :total, :dueNow, :promoCode, :now)
                         """)
                 .param("first", FIRST_NUMBER)
                 .param("token", token)
@@ -57,6 +66,7 @@ class OrderStore {
                 .param("status", status.code())
                 .param("total", quote.total().minor())
                 .param("dueNow", quote.dueNow().minor())
+                .param("promoCode", promoCode)
                 .param("now", now.getEpochSecond())
                 .update(key);
         return key.getKey().longValue();
@@ -125,6 +135,37 @@ class OrderStore {
     void moveBooking(BookingId booking, BookingStatus status) {
         jdbc.sql("UPDATE bookings SET status = ? WHERE id = ?")
                 .params(status.code(), booking.value())
+                .update();
+    }
+
+    /** Notes money that came for a booking, or, where it is negative, that it goes back. */
+    void addPaid(BookingId booking, Money amount) {
+        jdbc.sql("UPDATE order_lines SET paid = paid + ? WHERE booking = ?")
+                .params(amount.minor(), booking.value())
+                .update();
+    }
+
+    /** Requests that nobody answered although they were placed before an instant, or start by another. */
+    List<BookingId> unanswered(Instant placedBefore, Instant startingBy) {
+        return jdbc.sql(
+                        """
+                        SELECT b.id FROM bookings b JOIN orders o ON o.id = b.order_id
+                        WHERE b.status = 'requested' AND (o.placed_at <= ? OR b.start_at <= ?)
+                        ORDER BY b.start_at
+                        """)
+                .params(placedBefore.getEpochSecond(), startingBy.getEpochSecond())
+                .query((row, n) -> new BookingId(row.getString("id")))
+                .list();
+    }
+
+    /** How many requests wait for an answer. */
+    int asking() {
+        return jdbc.sql("SELECT count(*) FROM bookings WHERE status = 'requested'").query(Integer.class).single();
+    }
+
+    void changeContact(long order, Contact contact) {
+        jdbc.sql("UPDATE orders SET name = ?, email = ?, phone = ? WHERE id = ?")
+                .params(contact.name(), contact.email(), contact.phone(), order)
                 .update();
     }
 
@@ -241,7 +282,7 @@ class OrderStore {
     private List<OrderLine> lines(long order) {
         return jdbc.sql(
                         """
-                        SELECT b.*, l.total, l.due_now, l.balance, l.balance_due,
+                        SELECT b.*, l.total, l.deposit, l.paid, l.due_now, l.balance, l.balance_due,
                                (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
                         FROM order_lines l JOIN bookings b ON b.id = l.booking
                         WHERE l.order_id = ?
@@ -271,6 +312,8 @@ class OrderStore {
                 BookingStatus.ofCode(row.getString("status")),
                 expiring ? Instant.ofEpochSecond(expires) : null,
                 Money.ofMinor(row.getLong("total")),
+                Money.ofMinor(row.getLong("deposit")),
+                Money.ofMinor(row.getLong("paid")),
                 Money.ofMinor(row.getLong("due_now")),
                 Money.ofMinor(row.getLong("balance")),
                 due == null ? null : LocalDate.parse(due));

@@ -1,11 +1,12 @@
 package gastfreund.app.orders;
 
+import gastfreund.app.catalogue.CatalogueService;
 import java.time.Clock;
 import java.time.Duration;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
-/** Looks after orders that wait for money. */
+/** Looks after orders that wait for money or for an answer. */
 @Component
 public class OutcomeJob {
 
@@ -13,10 +14,14 @@ public class OutcomeJob {
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
     private final Outcomes outcomes;
+    private final Endings endings;
+    private final CatalogueService catalogues;
     private final Clock clock;
 
-    OutcomeJob(Outcomes outcomes, Clock clock) {
+    OutcomeJob(Outcomes outcomes, Endings endings, CatalogueService catalogues, Clock clock) {
         this.outcomes = outcomes;
+        this.endings = endings;
+        this.catalogues = catalogues;
         this.clock = clock;
     }
 
@@ -24,5 +29,8 @@ public class OutcomeJob {
     public void run() {
         outcomes.askAboutWaiting(clock.instant().minus(PATIENCE));
         outcomes.endWaitingInVain();
+        if (catalogues.find().isPresent()) {
+            endings.lapseUnanswered();
+        }
     }
 }

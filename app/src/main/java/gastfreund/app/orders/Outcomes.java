@@ -61,44 +61,89 @@ class Outcomes {
                         payment.reason(),
                         clock.instant()),
                 clock.instant());
-        if (payment.state() == PaymentState.CAPTURED) {
-            captured(order, payment);
+        boolean arrived = moved.from() == PaymentState.CREATED || moved.from() == PaymentState.EXPIRED;
+        if (arrived && (payment.state() == PaymentState.CAPTURED || payment.state() == PaymentState.AUTHORISED)) {
+            if (payment.booking() == null) {
+                secured(order, payment);
+            } else {
+                balancePaid(order, payment);
+            }
         }
     }
 
-    private void captured(Order order, Payment payment) {
-        List<Payment> all = payments.ofOrder(order.id());
-        Money before = OrderService.paid(all).minus(payment.amount());
-        if (before.compareTo(order.dueNow()) >= 0) {
-            payments.refund(payment, payment.amount(), "paid twice");
+    /** What was due with the order has been paid, or authorised where something waits for the host's yes. */
+    private void secured(Order order, Payment payment) {
+        Money others = Money.sum(payments.ofOrder(order.id()).stream()
+                .filter(p -> p.booking() == null && !p.id().equals(payment.id()))
+                .map(p -> p.kept().plus(p.authorised()))
+                .toList());
+        if (others.compareTo(order.dueNow()) >= 0) {
+            giveBack(payment, payment.amount(), "paid twice");
             return;
         }
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         Money back = Money.ZERO;
         for (OrderLine line : order.lines()) {
-            if (line.status() != BookingStatus.HELD && line.status() != BookingStatus.LAPSED) {
-                continue;
-            }
-            if (isToBeHad(line, catalogue, now)) {
-                move(order, line, BookingStatus.CONFIRMED, "paid", now);
-            } else {
+            boolean waited = line.status() == BookingStatus.HELD || line.status() == BookingStatus.LAPSED;
+            if (waited && isToBeHad(line, catalogue, now)) {
+                BookingStatus to = BookingSteps.whenSecured(catalogue.offer(line.offer()));
+                move(order, line, to, "paid", now);
+                if (to == BookingStatus.CONFIRMED) {
+                    take(payment, line);
+                }
+            } else if (waited) {
                 back = back.plus(line.dueNow());
                 if (line.status() == BookingStatus.HELD) {
                     move(order, line, BookingStatus.LAPSED, "the place was gone when the money came", now);
                 }
+            } else if (line.status() == BookingStatus.CONFIRMED) {
+                take(payment, line);
             }
         }
         if (back.isPositive()) {
-            payments.refund(payment, back.atMost(payment.amount()), "the place was gone when the money came");
+            giveBack(payment, back.atMost(payment.amount()), "the place was gone when the money came");
         }
         Order after = store.byId(order.id()).orElseThrow();
         boolean stands = !after.standing().isEmpty();
+        boolean told = order.status() == OrderStatus.PLACED;
         moveOrder(after, stands ? OrderStatus.PLACED : OrderStatus.LAPSED, now);
-        if (stands) {
-            letters.confirmed(store.byId(order.id()).orElseThrow(), all);
-        } else {
+        if (!stands) {
             letters.tooLate(after, back);
+        } else if (!told) {
+            letters.placed(store.byId(order.id()).orElseThrow());
+        }
+    }
+
+    /** Takes what is due now of a line: it has been captured with the payment, or is captured now for it. */
+    private void take(Payment payment, OrderLine line) {
+        if (!line.dueNow().isPositive()) {
+            return;
+        }
+        if (payment.captureLater()) {
+            payments.capture(payment, line.booking(), line.dueNow());
+        }
+        store.addPaid(line.booking(), line.dueNow());
+    }
+
+    private void giveBack(Payment payment, Money amount, String why) {
+        if (payment.captureLater()) {
+            payments.release(payment, amount, why);
+        } else {
+            payments.refund(payment, amount, why);
+        }
+    }
+
+    /** A balance has been paid; what is too much, or for a booking that no longer stands, goes back. */
+    private void balancePaid(Order order, Payment payment) {
+        OrderLine line = order.line(payment.booking()).orElseThrow();
+        Money wanted = line.unpaid().atMost(payment.amount());
+        if (wanted.isPositive()) {
+            store.addPaid(line.booking(), wanted);
+        }
+        Money back = payment.amount().minus(wanted);
+        if (back.isPositive()) {
+            payments.refund(payment, back, "more than was left to pay");
         }
     }
 

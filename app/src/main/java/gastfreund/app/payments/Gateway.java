@@ -14,11 +14,19 @@ public interface Gateway {
      * What a payment is asked for.
      *
      * @param key names this wish: the same key twice makes one payment
+     * @param captureLater whether the amount is only authorised, to be captured or released later
      * @param currency ISO 4217
      * @param returnTo where the guest comes back to
      * @param notifyAt where the gateway tells the outcome
      */
-    record Wish(String key, Money amount, String currency, String description, String returnTo, String notifyAt) {}
+    record Wish(
+            String key,
+            Money amount,
+            boolean captureLater,
+            String currency,
+            String description,
+            String returnTo,
+            String notifyAt) {}
 
     /**
      * What the gateway says of a payment.
@@ -42,6 +50,20 @@ public interface Gateway {
      * @throws GatewayException where it cannot be reached, or the payment is past giving up
      */
     Told cancel(String key, String reference);
+
+    /**
+     * Takes a part of what was authorised.
+     *
+     * @throws GatewayException where it cannot be reached or refuses
+     */
+    Told capture(String key, String reference, Money amount);
+
+    /**
+     * Lets a part of what was authorised go.
+     *
+     * @throws GatewayException where it cannot be reached or refuses
+     */
+    Told release(String key, String reference, Money amount);
 
     /** @throws GatewayException where it cannot be reached or refuses */
     Told refund(String key, String reference, Money amount);

@@ -1,6 +1,7 @@
 package gastfreund.app.payments;
 
 import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingId;
 import gastfreund.core.orders.PaymentState;
 import java.time.Instant;
 
@@ -8,16 +9,22 @@ import java.time.Instant;
  * A payment in our books.
  *
  * @param id also the idempotency key with which it is made at the gateway
+ * @param booking the booking whose balance it pays; null where it pays what was due with the order
  * @param reference the gateway's name for it; null until the gateway has answered
+ * @param captureLater whether the amount is authorised first, and captured or released part by part
  * @param payUrl where the guest pays; null until the gateway has answered
  * @param expires until when the guest can pay; null until the gateway has answered
  */
 public record Payment(
         String id,
         long order,
+        BookingId booking,
         String gateway,
         String reference,
         Money amount,
+        boolean captureLater,
+        Money captured,
+        Money released,
         Money refunded,
         PaymentState state,
         String reason,
@@ -25,8 +32,26 @@ public record Payment(
         Instant created,
         Instant expires) {
 
-    /** Whether the money is with the house. */
+    /** The name of what is paid on the spot, where no gateway has to do with it. */
+    public static final String ON_THE_SPOT = "on-the-spot";
+
+    /** What the house has of it. */
+    public Money kept() {
+        return captured.minus(refunded);
+    }
+
+    /** What is authorised and neither captured nor released. */
+    public Money authorised() {
+        boolean paid = state == PaymentState.AUTHORISED || captureLater && captured.isPositive();
+        return paid ? amount.minus(captured).minus(released) : Money.ZERO;
+    }
+
+    /** Whether the house has money of it. */
     public boolean isPaid() {
-        return state == PaymentState.CAPTURED || state == PaymentState.PARTLY_REFUNDED;
+        return kept().isPositive();
+    }
+
+    public boolean isOnTheSpot() {
+        return gateway.equals(ON_THE_SPOT);
     }
 }

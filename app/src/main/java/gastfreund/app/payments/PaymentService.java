@@ -3,8 +3,10 @@ package gastfreund.app.payments;
 import gastfreund.app.house.Address;
 import gastfreund.app.house.Tokens;
 import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingId;
 import gastfreund.core.orders.PaymentState;
 import java.time.Clock;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.slf4j.Logger;
@@ -53,16 +55,31 @@ public class PaymentService {
     }
 
     /** Writes down that a payment is wanted; belongs into the transaction that wants it. */
-    public String want(long order, Money amount) {
+    public String want(long order, Money amount, boolean captureLater) {
+        return insert(order, null, gateway.name(), amount, captureLater);
+    }
+
+    /** Writes down that a booking's balance is to be paid. */
+    public String wantBalance(long order, BookingId booking, Money amount) {
+        return insert(order, booking, gateway.name(), amount, false);
+    }
+
+    private String insert(long order, BookingId booking, String at, Money amount, boolean captureLater) {
         String id = tokens.next();
-        store.insert(id, order, gateway.name(), amount, clock.instant());
+        store.insert(id, order, booking, at, amount, captureLater, clock.instant());
         return id;
     }
 
     /** Writes down a payment that was made elsewhere before, as captured. */
     public void record(long order, Money amount, String reference) {
-        String id = want(order, amount);
+        String id = want(order, amount, false);
         store.answered(id, new Gateway.Told(reference, PaymentState.CAPTURED, "", null, clock.instant()));
+        store.move(id, PaymentState.CAPTURED, "");
+    }
+
+    /** Writes down money that was paid on the spot for a booking. */
+    public void recordOnTheSpot(long order, BookingId booking, Money amount) {
+        String id = insert(order, booking, Payment.ON_THE_SPOT, amount, false);
         store.move(id, PaymentState.CAPTURED, "");
     }
 
@@ -78,6 +95,7 @@ public class PaymentService {
         Gateway.Told told = gateway.create(new Gateway.Wish(
                 id,
                 payment.amount(),
+                payment.captureLater(),
                 currency,
                 description,
                 address.of(returnPath),
@@ -140,14 +158,16 @@ public class PaymentService {
     }
 
     /**
-     * Takes in what the gateway says; the same twice, or something older, changes nothing. Refunds are our own doing and
-     * are written down when they are carried out.
+     * Takes in what the gateway says; the same twice, or something older, changes nothing. Refunds, and captures of
+     * what was authorised, are our own doing and are written down when they are carried out.
      */
     private Optional<Payment> apply(Gateway.Told told) {
         return transaction.execute(status -> {
             Optional<Payment> found = store.byReference(gateway.name(), told.reference());
             found.ifPresent(payment -> {
-                boolean ours = told.state() == PaymentState.PARTLY_REFUNDED || told.state() == PaymentState.REFUNDED;
+                boolean ours = told.state() == PaymentState.PARTLY_REFUNDED
+                        || told.state() == PaymentState.REFUNDED
+                        || payment.captureLater() && told.state() == PaymentState.CAPTURED;
                 if (!ours && payment.state() != told.state() && payment.state().allows(told.state())) {
                     move(payment, told.state(), told.reason());
                 }
@@ -161,26 +181,115 @@ public class PaymentService {
         events.publishEvent(new PaymentMoved(store.find(payment.id()).orElseThrow(), payment.state()));
     }
 
-    /** Decides a refund, to be carried out after the transaction that decides it. */
+    /** Decides to give back all that was paid with a payment, to be carried out after the transaction that decides it. */
     public void refund(Payment payment, Money amount, String why) {
-        store.insertRefund(tokens.next(), payment.id(), amount, why, clock.instant());
+        step(payment, Step.Kind.REFUND, null, amount, why);
+    }
+
+    /** Decides to take what was authorised for a booking. */
+    public void capture(Payment payment, BookingId booking, Money amount) {
+        step(payment, Step.Kind.CAPTURE, booking, amount, "");
+    }
+
+    /** Decides to let go what was authorised. */
+    public void release(Payment payment, Money amount, String why) {
+        step(payment, Step.Kind.RELEASE, null, amount, why);
+    }
+
+    private void step(Payment payment, Step.Kind kind, BookingId booking, Money amount, String why) {
+        store.insertStep(new Step(tokens.next(), payment.id(), kind, booking, amount), why, clock.instant());
+    }
+
+    /**
+     * Decides to give back an amount of what was paid for an order, from its payments in the order in which they came:
+     * first those through a gateway, then those on the spot, which are handed back by hand.
+     *
+     * @return what goes back through gateways; the rest is handed back on the spot
+     * @throws IllegalArgumentException where more is to go back than was paid
+     */
+    public Money refundOrder(long order, Money amount, String why) {
+        Money left = amount;
+        Money through = Money.ZERO;
+        List<Payment> all = store.ofOrder(order);
+        for (Payment payment : all.stream().sorted(Comparator.comparing(Payment::isOnTheSpot)).toList()) {
+            Money part = left.atMost(refundable(payment));
+            if (part.isPositive()) {
+                if (payment.isOnTheSpot()) {
+                    account(payment, Step.Kind.REFUND, part);
+                } else {
+                    refund(payment, part, why);
+                    through = through.plus(part);
+                }
+                left = left.minus(part);
+            }
+        }
+        if (left.isPositive()) {
+            throw new IllegalArgumentException("more is to go back than was paid");
+        }
+        return through;
+    }
+
+    /**
+     * What the house has of a payment, or has decided to capture, and has not yet decided to give back. Steps are carried
+     * out in the order in which they were decided, so that a capture comes before the refund of what it takes.
+     */
+    private Money refundable(Payment payment) {
+        if (payment.isOnTheSpot()) {
+            return payment.kept();
+        }
+        Money taken = payment.captureLater() ? decided(payment, Step.Kind.CAPTURE) : payment.captured();
+        return taken.minus(decided(payment, Step.Kind.REFUND)).notBelowZero();
+    }
+
+    private Money decided(Payment payment, Step.Kind kind) {
+        return Money.sum(store.stepsOf(payment.id()).stream()
+                .filter(s -> s.kind() == kind)
+                .map(Step::amount)
+                .toList());
+    }
+
+    /** What is authorised of a payment and not decided to be captured or let go. */
+    public Money undecided(Payment payment) {
+        if (!payment.authorised().isPositive()) {
+            return Money.ZERO;
+        }
+        return payment.amount()
+                .minus(decided(payment, Step.Kind.CAPTURE))
+                .minus(decided(payment, Step.Kind.RELEASE))
+                .notBelowZero();
     }
 
     /** Carries out what was decided. */
-    void carryOutRefunds() {
-        for (PaymentStore.Refund refund : store.refundsToDo()) {
-            Payment payment = store.find(refund.payment()).orElseThrow();
+    void carryOutSteps() {
+        for (Step step : store.stepsToDo()) {
+            Payment payment = store.find(step.payment()).orElseThrow();
             try {
-                gateway.refund("refund-" + refund.id(), payment.reference(), refund.amount());
-                transaction.executeWithoutResult(status -> {
-                    if (store.refunded(refund, clock.instant())) {
-                        events.publishEvent(
-                                new PaymentMoved(store.find(payment.id()).orElseThrow(), payment.state()));
-                    }
-                });
+                String key = step.kind().code() + "-" + step.id();
+                switch (step.kind()) {
+                    case CAPTURE -> gateway.capture(key, payment.reference(), step.amount());
+                    case RELEASE -> gateway.release(key, payment.reference(), step.amount());
+                    case REFUND -> gateway.refund(key, payment.reference(), step.amount());
+                }
+                transaction.executeWithoutResult(status -> carriedOut(step));
             } catch (GatewayException e) {
-                LOG.warn("refund {} will be tried again: {}", refund.id(), e.getMessage());
+                LOG.warn("{} {} will be tried again: {}", step.kind().code(), step.id(), e.getMessage());
             }
         }
+    }
+
+    private void carriedOut(Step step) {
+        if (store.done(step, clock.instant())) {
+            Payment before = store.find(step.payment()).orElseThrow();
+            account(before, step.kind(), step.amount());
+            events.publishEvent(new PaymentMoved(store.find(step.payment()).orElseThrow(), before.state()));
+        }
+    }
+
+    private void account(Payment payment, Step.Kind kind, Money amount) {
+        Money captured = kind == Step.Kind.CAPTURE ? payment.captured().plus(amount) : payment.captured();
+        Money released = kind == Step.Kind.RELEASE ? payment.released().plus(amount) : payment.released();
+        Money refunded = kind == Step.Kind.REFUND ? payment.refunded().plus(amount) : payment.refunded();
+        PaymentState state = PaymentState.after(payment.amount(), captured, released, refunded);
+        store.amounts(payment.id(), captured, released, refunded, state);
     }
 }

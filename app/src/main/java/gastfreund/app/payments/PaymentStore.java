@@ -1,21 +1,20 @@
 package gastfreund.app.payments;
 
 import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingId;
 import gastfreund.core.orders.PaymentState;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Keeps payments and refunds. */
+/** Keeps payments and what is to be done about them. */
 @Repository
 class PaymentStore {
-
-    /** A refund that was decided. */
-    record Refund(String id, String payment, Money amount) {}
 
     private final JdbcClient jdbc;
 
@@ -23,13 +22,20 @@ class PaymentStore {
         this.jdbc = jdbc;
     }
 
-    void insert(String id, long order, String gateway, Money amount, Instant now) {
+    void insert(String id, long order, BookingId booking, String gateway, Money amount, boolean later, Instant now) {
         jdbc.sql(
                         """
-                        INSERT INTO payments (id, order_id, gateway, amount, state, created_at)
-                        VALUES (?, ?, ?, ?, 'created', ?)
+                        INSERT INTO payments (id, order_id, booking, gateway, amount, capture, state, created_at)
+                        VALUES (?, ?, ?, ?, ?, ?, 'created', ?)
                         """)
-                .params(id, order, gateway, amount.minor(), now.getEpochSecond())
+                .params(
+                        id,
+                        order,
+                        booking == null ? null : booking.value(),
+                        gateway,
+                        amount.minor(),
+                        later ? "later" : "now",
+                        now.getEpochSecond())
                 .update();
     }
 
@@ -39,9 +45,18 @@ class PaymentStore {
                 .update();
     }
 
+    /** Moves a payment; one that is captured at once has all of its amount then. */
     void move(String id, PaymentState state, String reason) {
-        jdbc.sql("UPDATE payments SET state = ?, reason = ? WHERE id = ?")
-                .params(state.code(), reason, id)
+        jdbc.sql(
+                        """
+                        UPDATE payments
+                        SET state = :state, reason = :reason,
+                            captured = CASE WHEN :state = 'captured' THEN amount ELSE captured END
+                        WHERE id = :id
+                        """)
+                .param("state", state.code())
+                .param("reason", reason)
+                .param("id", id)
                 .update();
     }
 
@@ -67,12 +82,17 @@ class PaymentStore {
     private static Payment payment(ResultSet row, int number) throws SQLException {
         long expires = row.getLong("expires_at");
         boolean answered = !row.wasNull();
+        String booking = row.getString("booking");
         return new Payment(
                 row.getString("id"),
                 row.getLong("order_id"),
+                booking == null ? null : new BookingId(booking),
                 row.getString("gateway"),
                 row.getString("reference"),
                 Money.ofMinor(row.getLong("amount")),
+                row.getString("capture").equals("later"),
+                Money.ofMinor(row.getLong("captured")),
+                Money.ofMinor(row.getLong("released")),
                 Money.ofMinor(row.getLong("refunded")),
                 PaymentState.ofCode(row.getString("state")),
                 row.getString("reason"),
@@ -81,38 +101,57 @@ class PaymentStore {
                 answered ? Instant.ofEpochSecond(expires) : null);
     }
 
-    void insertRefund(String id, String payment, Money amount, String why, Instant now) {
-        jdbc.sql("INSERT INTO refunds (id, payment, amount, why, asked_at) VALUES (?, ?, ?, ?, ?)")
-                .params(id, payment, amount.minor(), why, now.getEpochSecond())
+    /** Notes what is to be done at the gateway. */
+    void insertStep(Step step, String why, Instant now) {
+        jdbc.sql("INSERT INTO payment_steps (id, payment, kind, booking, amount, why, asked_at) VALUES (?, ?, ?, ?, ?, ?, ?)")
+                .params(
+                        step.id(),
+                        step.payment(),
+                        step.kind().code(),
+                        step.booking() == null ? null : step.booking().value(),
+                        step.amount().minor(),
+                        why,
+                        now.getEpochSecond())
                 .update();
     }
 
-    /** Refunds that the gateway has not yet carried out. */
-    List<Refund> refundsToDo() {
-        return jdbc.sql("SELECT id, payment, amount FROM refunds WHERE done_at IS NULL ORDER BY asked_at LIMIT 100")
-                .query((row, n) -> new Refund(
-                        row.getString("id"), row.getString("payment"), Money.ofMinor(row.getLong("amount"))))
+    /** What the gateway has not yet done, the oldest first. */
+    List<Step> stepsToDo() {
+        return jdbc.sql("SELECT * FROM payment_steps WHERE done_at IS NULL ORDER BY asked_at, rowid LIMIT 100")
+                .query(PaymentStore::step)
                 .list();
     }
 
-    /** Notes that a refund was carried out; false where it was noted before. */
-    boolean refunded(Refund refund, Instant now) {
-        int changed = jdbc.sql("UPDATE refunds SET done_at = ? WHERE id = ? AND done_at IS NULL")
-                .params(now.getEpochSecond(), refund.id())
+    /** What the gateway has been asked to do with a payment, or will be. */
+    List<Step> stepsOf(String payment) {
+        return jdbc.sql("SELECT * FROM payment_steps WHERE payment = ? ORDER BY rowid")
+                .param(payment)
+                .query(PaymentStore::step)
+                .list();
+    }
+
+    private static Step step(ResultSet row, int number) throws SQLException {
+        String booking = row.getString("booking");
+        return new Step(
+                row.getString("id"),
+                row.getString("payment"),
+                Step.Kind.valueOf(row.getString("kind").toUpperCase(Locale.ROOT)),
+                booking == null ? null : new BookingId(booking),
+                Money.ofMinor(row.getLong("amount")));
+    }
+
+    /** Notes that a step was carried out; false where it was noted before. */
+    boolean done(Step step, Instant now) {
+        return jdbc.sql("UPDATE payment_steps SET done_at = ? WHERE id = ? AND done_at IS NULL")
+                        .params(now.getEpochSecond(), step.id())
+                        .update()
+                > 0;
+    }
+
+    /** Writes down what a payment amounts to now. */
+    void amounts(String id, Money captured, Money released, Money refunded, PaymentState state) {
+        jdbc.sql("UPDATE payments SET captured = ?, released = ?, refunded = ?, state = ? WHERE id = ?")
+                .params(captured.minor(), released.minor(), refunded.minor(), state.code(), id)
                 .update();
-        if (changed == 0) {
-            return false;
-        }
-        jdbc.sql(
-                        """
-                        UPDATE payments
-                        SET refunded = refunded + :amount,
-                            state = CASE WHEN refunded + :amount = amount THEN 'refunded' ELSE 'partly refunded' END
-                        WHERE id = :payment
-                        """)
-                .param("amount", refund.amount().minor())
-                .param("payment", refund.payment())
-                .update();
-        return true;
     }
 }

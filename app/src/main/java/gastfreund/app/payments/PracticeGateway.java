@@ -69,7 +69,7 @@ class PracticeGateway implements Gateway {
         Map<String, Object> body = Map.of(
                 "amount", wish.amount().minor(),
                 "currency", wish.currency(),
-                "capture", "now",
+                "capture", wish.captureLater() ? "later" : "now",
                 "description", wish.description(),
                 "returnUrl", wish.returnTo(),
                 "notifyUrl", wish.notifyAt());
@@ -88,6 +88,16 @@ class PracticeGateway implements Gateway {
     @Override
     public Told cancel(String key, String reference) {
         return post("/" + reference + "/void", key, Map.of());
+    }
+
+    @Override
+    public Told capture(String key, String reference, Money amount) {
+        return post("/" + reference + "/capture", key, Map.of("amount", amount.minor()));
+    }
+
+    @Override
+    public Told release(String key, String reference, Money amount) {
+        return post("/" + reference + "/void", key, Map.of("amount", amount.minor()));
     }
 
     @Override

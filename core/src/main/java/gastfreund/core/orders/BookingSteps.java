@@ -36,12 +36,20 @@ public final class BookingSteps {
         return NEXT.get(from).contains(to);
     }
 
-    /** What a hold becomes when its order is placed, before anything is paid; {@code HELD} where it waits for money. */
+    /**
+     * What a hold becomes when its order is placed, before anything is paid; {@code HELD} where it waits for money. What
+     * waits for the host's yes waits for the guest's bank first, so that no request blocks a place without any.
+     */
     public static BookingStatus whenPlaced(Offer offer, boolean nothingDue) {
         return switch (offer.confirm()) {
             case INSTANT -> CONFIRMED;
-            case BY_HAND -> REQUESTED;
+            case BY_HAND -> nothingDue ? REQUESTED : HELD;
             case ON_PAYMENT -> nothingDue ? CONFIRMED : HELD;
         };
+    }
+
+    /** What a hold becomes when what is due now has been paid, or authorised for what waits for the host's yes. */
+    public static BookingStatus whenSecured(Offer offer) {
+        return offer.confirm() == Offer.Confirm.BY_HAND ? REQUESTED : CONFIRMED;
     }
 }

@@ -1,5 +1,6 @@
 package gastfreund.core.orders;
 
+import gastfreund.core.money.Money;
 import java.util.Set;
 
 /** Where a payment stands, and the steps it may take ({@code docs/money.md}, "Orders, payments, holds"). */
@@ -32,6 +33,28 @@ public enum PaymentState {
             }
         }
         throw new IllegalArgumentException("no payment state: " + code);
+    }
+
+    /**
+     * Where a payment stands whose money was authorised or captured.
+     *
+     * @param amount what it was made for
+     * @param captured of the amount
+     * @param released of the amount, never to be captured
+     * @param refunded of what was captured
+     * @throws IllegalArgumentException where more was captured and released than authorised, or more refunded than captured
+     */
+    public static PaymentState after(Money amount, Money captured, Money released, Money refunded) {
+        if (captured.plus(released).compareTo(amount) > 0 || refunded.compareTo(captured) > 0) {
+            throw new IllegalArgumentException("a payment cannot give more than it has");
+        }
+        if (captured.isZero()) {
+            return released.equals(amount) ? VOIDED : AUTHORISED;
+        }
+        if (refunded.isZero()) {
+            return CAPTURED;
+        }
+        return refunded.equals(captured) ? REFUNDED : PARTLY_REFUNDED;
     }
 
     private Set<PaymentState> next() {

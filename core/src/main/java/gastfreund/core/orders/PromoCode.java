@@ -90,4 +90,9 @@ public record PromoCode(
         }
         return eligibleSum.compareTo(minSubtotal) < 0 ? Outcome.BELOW_MINIMUM : Outcome.APPLIED;
     }
+
+    /** The same code, used so many times more. */
+    public PromoCode usedAlso(int times) {
+        return new PromoCode(code, worth, offers, from, to, minSubtotal, maxUses, used + times);
+    }
 }

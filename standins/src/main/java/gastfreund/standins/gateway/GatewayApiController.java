@@ -3,6 +3,7 @@ package gastfreund.standins.gateway;
 import gastfreund.standins.StandinsSettings;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
+import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -25,12 +26,27 @@ class GatewayApiController {
 
     record Refund(long amount) {}
 
+    /** @param amount null: the rest */
+    record Part(Long amount) {
+
+        static Long of(Part part) {
+            return part == null ? null : part.amount();
+        }
+    }
+
     private final Payments payments;
     private final StandinsSettings settings;
 
     GatewayApiController(Payments payments, StandinsSettings settings) {
         this.payments = payments;
         this.settings = settings;
+    }
+
+    /** The gateway's own ledger. */
+    @GetMapping
+    List<Payment.Told> ledger(@RequestHeader("Authorization") String key) {
+        check(key);
+        return payments.all().stream().map(GatewayApiController::told).toList();
     }
 
     @PostMapping
@@ -53,18 +69,20 @@ class GatewayApiController {
     Payment.Told capture(
             @RequestHeader("Authorization") String key,
             @RequestHeader("Idempotency-Key") String idempotencyKey,
-            @PathVariable String id) {
+            @PathVariable String id,
+            @RequestBody(required = false) Part part) {
         check(key);
-        return told(payments.capture(idempotencyKey, find(id)));
+        return told(payments.capture(idempotencyKey, find(id), Part.of(part)));
     }
 
     @PostMapping("/{id}/void")
     Payment.Told cancel(
             @RequestHeader("Authorization") String key,
             @RequestHeader("Idempotency-Key") String idempotencyKey,
-            @PathVariable String id) {
+            @PathVariable String id,
+            @RequestBody(required = false) Part part) {
         check(key);
-        return told(payments.cancel(idempotencyKey, find(id)));
+        return told(payments.cancel(idempotencyKey, find(id), Part.of(part)));
     }
 
     @PostMapping("/{id}/refund")

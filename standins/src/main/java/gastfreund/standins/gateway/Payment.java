@@ -16,6 +16,7 @@ final class Payment {
             long amount,
             String currency,
             long captured,
+            long released,
             long refunded,
             String reason,
             String payUrl,
@@ -28,6 +29,7 @@ final class Payment {
     String state = "created";
     String reason = "";
     long captured;
+    long released;
     long refunded;
 
     Payment(String id, String token, Asked asked, Instant expires) {
@@ -35,6 +37,12 @@ final class Payment {
         this.token = token;
         this.asked = asked;
         this.expires = expires;
+    }
+
+    /** What was authorised and neither captured nor released. */
+    long authorised() {
+        boolean paid = !state.equals("created") && !state.equals("failed") && !state.equals("expired");
+        return paid ? asked.amount() - captured - released : 0;
     }
 
     boolean isOpen() {
@@ -48,6 +56,7 @@ final class Payment {
                 asked.amount(),
                 asked.currency(),
                 captured,
+                released,
                 refunded,
                 reason,
                 address + "/pay/" + token,

@@ -8,6 +8,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -84,23 +85,41 @@ class Payments {
         return true;
     }
 
-    synchronized Payment capture(String key, Payment payment) {
+    /** Captures a part of what was authorised, or the rest of it. */
+    synchronized Payment capture(String key, Payment payment, Long part) {
         return once("capture " + key, () -> {
-            requireState(payment, "authorised");
+            long amount = authorised(payment, part);
+            payment.captured += amount;
             payment.state = "captured";
-            payment.captured = payment.asked.amount();
             return payment;
         });
     }
 
-    synchronized Payment cancel(String key, Payment payment) {
+    /** Lets a payment that nobody paid go, or releases a part of what was authorised, or the rest of it. */
+    synchronized Payment cancel(String key, Payment payment, Long part) {
         return once("void " + key, () -> {
-            if (!current(payment).isOpen()) {
-                requireState(payment, "authorised");
+            if (current(payment).isOpen()) {
+                payment.state = "voided";
+                return payment;
             }
-            payment.state = "voided";
+            payment.released += authorised(payment, part);
+            if (payment.captured == 0 && payment.authorised() == 0) {
+                payment.state = "voided";
+            }
             return payment;
         });
+    }
+
+    private static long authorised(Payment payment, Long part) {
+        long amount = part == null ? payment.authorised() : part;
+        if (amount <= 0 || amount > payment.authorised()) {
+            throw new NotAllowed("no more than what is authorised: " + payment.authorised());
+        }
+        return amount;
+    }
+
+    synchronized List<Payment> all() {
+        return List.copyOf(byId.values());
     }
 
     synchronized Payment refund(String key, Payment payment, long amount) {
@@ -122,12 +141,6 @@ class Payments {
         Payment after = step.get();
         answers.put(key, after);
         return after;
-    }
-
-    private void requireState(Payment payment, String state) {
-        if (!current(payment).state.equals(state)) {
-            throw new NotAllowed("the payment is " + payment.state + ", not " + state);
-        }
     }
 
     private String secret(int bytes) {

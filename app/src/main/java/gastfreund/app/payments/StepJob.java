@@ -3,18 +3,18 @@ package gastfreund.app.payments;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
-/** Carries out refunds that were decided, until the gateway has taken them. */
+/** Carries out what was decided about payments, until the gateway has done it. */
 @Component
-class RefundJob {
+class StepJob {
 
     private final PaymentService payments;
 
-    RefundJob(PaymentService payments) {
+    StepJob(PaymentService payments) {
         this.payments = payments;
     }
 
-    @Scheduled(fixedDelayString = "${gastfreund.jobs.refunds:3s}")
+    @Scheduled(fixedDelayString = "${gastfreund.jobs.steps:3s}")
     void run() {
-        payments.carryOutRefunds();
+        payments.carryOutSteps();
     }
 }

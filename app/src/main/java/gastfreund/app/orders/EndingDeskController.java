@@ -1,0 +1,98 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.house.Formats;
+import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingId;
+import java.security.Principal;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/** What a host decides about a booking at the desk: yes or no, its end, and its money. */
+@Controller
+@RequestMapping("/desk/orders/{number}/bookings/{booking}")
+class EndingDeskController {
+
+    private final OrderService orders;
+    private final Endings endings;
+
+    EndingDeskController(OrderService orders, Endings endings) {
+        this.orders = orders;
+        this.endings = endings;
+    }
+
+    @PostMapping("/accept")
+    String accept(@PathVariable long number, @PathVariable String booking, Principal host) {
+        return done(number, endings.accept(order(number), new BookingId(booking), host.getName()), "accepted");
+    }
+
+    @PostMapping("/decline")
+    String decline(
+            @PathVariable long number,
+            @PathVariable String booking,
+            @RequestParam(defaultValue = "") String why,
+            Principal host) {
+        return done(number, endings.decline(order(number), new BookingId(booking), why, host.getName()), "declined");
+    }
+
+    @PostMapping("/cancel")
+    String cancel(
+            @PathVariable long number,
+            @PathVariable String booking,
+            @RequestParam String amount,
+            @RequestParam(defaultValue = "") String why,
+            @RequestParam(defaultValue = "false") boolean tell,
+            @ModelAttribute("f") Formats f,
+            Principal host) {
+        return with(amount, f, number, "cancelled", refund -> endings.cancelByHost(
+                order(number), new BookingId(booking), refund, why, tell, host.getName()));
+    }
+
+    @PostMapping("/refund")
+    String refund(
+            @PathVariable long number,
+            @PathVariable String booking,
+            @RequestParam String amount,
+            @RequestParam(defaultValue = "") String why,
+            @ModelAttribute("f") Formats f,
+            Principal host) {
+        return with(amount, f, number, "refunded", refund ->
+                endings.refund(order(number), new BookingId(booking), refund, why, host.getName()));
+    }
+
+    @PostMapping("/paid")
+    String paid(
+            @PathVariable long number,
+            @PathVariable String booking,
+            @RequestParam String amount,
+            @ModelAttribute("f") Formats f,
+            Principal host) {
+        return with(amount, f, number, "paid", money ->
+                endings.paidOnTheSpot(order(number), new BookingId(booking), money, host.getName()));
+    }
+
+    private String with(
+            String written, Formats f, long number, String said, Function<Money, Endings.Outcome> decision) {
+        Optional<Money> amount = f.amount(written);
+        return amount.isEmpty() ? page(number, "amount") : done(number, decision.apply(amount.get()), said);
+    }
+
+    private static String done(long number, Endings.Outcome outcome, String said) {
+        return page(number, outcome == Endings.Outcome.DONE ? said : "changed");
+    }
+
+    private static String page(long number, String said) {
+        return "redirect:/desk/orders/" + number + "?said=" + said;
+    }
+
+    private Order order(long number) {
+        return orders.byNumber(number).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    }
+}

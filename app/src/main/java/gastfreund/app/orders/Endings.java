@@ -1,0 +1,205 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.payments.Payment;
+import gastfreund.app.payments.PaymentService;
+import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.orders.BookingSteps;
+import gastfreund.core.terms.Terms;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Answers to requests, cancellations and refunds: how bookings end, and what becomes of the money. */
+@Service
+public class Endings {
+
+    /** What became of a wish to end a booking, or to give money back. */
+    public enum Outcome {
+        DONE,
+        /** It costs something else by now than was shown, or has changed meanwhile; nothing was done. */
+        CHANGED
+    }
+
+    private final OrderStore store;
+    private final CatalogueService catalogues;
+    private final PaymentService payments;
+    private final OrderLetters letters;
+    private final Clock clock;
+
+    Endings(OrderStore store, CatalogueService catalogues, PaymentService payments, OrderLetters letters, Clock clock) {
+        this.store = store;
+        this.catalogues = catalogues;
+        this.payments = payments;
+        this.letters = letters;
+        this.clock = clock;
+    }
+
+    /** What a cancellation gives back now ({@code docs/money.md}, "Terms"); a request goes back whole. */
+    public Terms.Outcome proposal(OrderLine line, Terms.By by) {
+        Terms.By whose = line.status() == BookingStatus.REQUESTED ? Terms.By.HOST : by;
+        Terms terms = catalogues.catalogue().offer(line.offer()).terms();
+        return terms.cancel(
+                line.total(), line.deposit(), line.paid(), line.time().startInstant(), clock.instant(), whose);
+    }
+
+    /**
+     * Cancels a guest's booking by its terms.
+     *
+     * @param shown what the guest was told comes back
+     */
+    @Transactional
+    public Outcome cancelByGuest(Order order, BookingId booking, Money shown, String why) {
+        OrderLine line = current(order, booking);
+        boolean begun = !line.time().startInstant().isAfter(clock.instant());
+        if (!line.canBeCancelled() || begun) {
+            return Outcome.CHANGED;
+        }
+        Money refund = proposal(line, Terms.By.GUEST).refund();
+        if (!refund.equals(shown)) {
+            return Outcome.CHANGED;
+        }
+        end(order, line, BookingStatus.CANCELLED, refund, why, "guest");
+        letters.ended(now(order), now(order).line(booking).orElseThrow(), "cancelled", refund, true);
+        return Outcome.DONE;
+    }
+
+    /**
+     * Cancels a booking with the host's freedom.
+     *
+     * @param refund at most what was paid
+     * @param tell whether the guest gets a mail
+     */
+    @Transactional
+    public Outcome cancelByHost(Order order, BookingId booking, Money refund, String why, boolean tell, String host) {
+        OrderLine line = current(order, booking);
+        if (!line.canBeCancelled() || refund.compareTo(line.paid()) > 0) {
+            return Outcome.CHANGED;
+        }
+        end(order, line, BookingStatus.CANCELLED, refund, why, host);
+        letters.ended(now(order), now(order).line(booking).orElseThrow(), "cancelled-by-host", refund, tell);
+        return Outcome.DONE;
+    }
+
+    /** Gives money back and leaves the booking as it is. */
+    @Transactional
+    public Outcome refund(Order order, BookingId booking, Money amount, String why, String host) {
+        OrderLine line = current(order, booking);
+        if (!amount.isPositive() || amount.compareTo(line.paid()) > 0) {
+            return Outcome.CHANGED;
+        }
+        giveBack(order, line, amount, why);
+        note(order, line, line.status(), why, host);
+        letters.refunded(now(order), now(order).line(booking).orElseThrow(), amount);
+        return Outcome.DONE;
+    }
+
+    /** Notes that money was paid on the spot. */
+    @Transactional
+    public Outcome paidOnTheSpot(Order order, BookingId booking, Money amount, String host) {
+        OrderLine line = current(order, booking);
+        if (!amount.isPositive() || amount.compareTo(line.unpaid()) > 0) {
+            return Outcome.CHANGED;
+        }
+        payments.recordOnTheSpot(order.id(), booking, amount);
+        store.addPaid(booking, amount);
+        note(order, line, line.status(), "paid on the spot", host);
+        return Outcome.DONE;
+    }
+
+    /** The host's yes to a request: what was authorised for it is captured. */
+    @Transactional
+    public Outcome accept(Order order, BookingId booking, String host) {
+        OrderLine line = current(order, booking);
+        if (line.status() != BookingStatus.REQUESTED) {
+            return Outcome.CHANGED;
+        }
+        move(order, line, BookingStatus.CONFIRMED, "", host);
+        authorised(order).ifPresent(p -> {
+            Money amount = line.dueNow().atMost(payments.undecided(p));
+            if (amount.isPositive()) {
+                payments.capture(p, booking, amount);
+                store.addPaid(booking, amount);
+            }
+        });
+        letters.accepted(now(order), now(order).line(booking).orElseThrow());
+        return Outcome.DONE;
+    }
+
+    /** The host's no to a request: what was authorised for it is let go. */
+    @Transactional
+    public Outcome decline(Order order, BookingId booking, String why, String host) {
+        OrderLine line = current(order, booking);
+        if (line.status() != BookingStatus.REQUESTED) {
+            return Outcome.CHANGED;
+        }
+        end(order, line, BookingStatus.DECLINED, Money.ZERO, why, host);
+        letters.ended(now(order), now(order).line(booking).orElseThrow(), "declined", null, true);
+        return Outcome.DONE;
+    }
+
+    /** Lets requests lapse that nobody answered in the time that the house has set, or before they start. */
+    @Transactional
+    public void lapseUnanswered() {
+        Instant now = clock.instant();
+        Instant before = now.minus(Duration.ofHours(catalogues.catalogue().answerHours()));
+        for (BookingId booking : store.unanswered(before, now)) {
+            Order order = store.byBooking(booking.value()).orElseThrow();
+            end(order, current(order, booking), BookingStatus.LAPSED, Money.ZERO, "nobody answered in time", "house");
+            letters.ended(now(order), now(order).line(booking).orElseThrow(), "unanswered", null, true);
+        }
+    }
+
+    private Order now(Order order) {
+        return store.byId(order.id()).orElseThrow();
+    }
+
+    private OrderLine current(Order order, BookingId booking) {
+        return now(order).line(booking).orElseThrow(() -> new IllegalArgumentException("not of this order"));
+    }
+
+    private Optional<Payment> authorised(Order order) {
+        return payments.ofOrder(order.id()).stream().filter(p -> payments.undecided(p).isPositive()).findFirst();
+    }
+
+    private void end(Order order, OrderLine line, BookingStatus to, Money refund, String why, String who) {
+        move(order, line, to, why, who);
+        if (line.status() == BookingStatus.REQUESTED) {
+            authorised(order).ifPresent(p -> {
+                Money amount = line.dueNow().atMost(payments.undecided(p));
+                if (amount.isPositive()) {
+                    payments.release(p, amount, to.code());
+                }
+            });
+        }
+        if (refund.isPositive()) {
+            giveBack(order, line, refund, why);
+        }
+    }
+
+    private void giveBack(Order order, OrderLine line, Money amount, String why) {
+        payments.refundOrder(order.id(), amount, why);
+        store.addPaid(line.booking(), Money.ZERO.minus(amount));
+    }
+
+    private void move(Order order, OrderLine line, BookingStatus to, String why, String who) {
+        if (!BookingSteps.allows(line.status(), to)) {
+            throw new IllegalStateException("a booking cannot go from " + line.status() + " to " + to);
+        }
+        store.moveBooking(line.booking(), to);
+        note(order, line, to, why, who);
+    }
+
+    private void note(Order order, OrderLine line, BookingStatus to, String why, String who) {
+        Instant now = clock.instant();
+        store.write(
+                new JournalEntry(
+                        order.id(), "booking", line.booking().value(), line.status().code(), to.code(), who, why, now),
+                now);
+    }
+}

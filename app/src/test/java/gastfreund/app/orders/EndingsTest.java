@@ -1,0 +1,235 @@
+package gastfreund.app.orders;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+
+import gastfreund.app.DemoHouseTest;
+import gastfreund.core.money.Money;
+import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.BookingStatus;
+import java.net.URI;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.JsonNode;
+
+/** Requests, cancellations and refunds, over HTTP and with the real stand-in; its ledger and ours agree in the end. */
+class EndingsTest extends DemoHouseTest {
+
+    private static final String HOST = "okka@quillmere.example";
+
+    @Autowired
+    private OutcomeJob job;
+
+    @Autowired
+    private OrderService orders;
+
+    @Autowired
+    private Endings endings;
+
+    private Order paid(String offer, String length, int daysAhead, String card) {
+        Answer.Entry entry = opening(offer, length, 1, daysAhead);
+        String basket = keep(offer, length, 1, entry.time().start());
+        String to = order(basket, "Wenke Farrow", "wenke@post.example");
+        get(pay(to, card));
+        return orders.newest(1).get(0);
+    }
+
+    private Order now(Order order) {
+        return orders.byToken(order.token()).orElseThrow();
+    }
+
+    private OrderLine line(Order order) {
+        return now(order).lines().get(0);
+    }
+
+    private String payment(Order order) {
+        return jdbc.sql("SELECT state || ' ' || captured || ' ' || released || ' ' || refunded FROM payments WHERE order_id = ?")
+                .param(order.id())
+                .query(String.class)
+                .single();
+    }
+
+    private List<String> letters(Order order) {
+        return jdbc.sql("SELECT kind FROM outbox WHERE order_id = ? ORDER BY rowid")
+                .param(order.id())
+                .query(String.class)
+                .list();
+    }
+
+    private void ledgersAgree(Order order) {
+        String reference = jdbc.sql("SELECT reference FROM payments WHERE order_id = ?")
+                .param(order.id())
+                .query(String.class)
+                .single();
+        JsonNode told = gastfreund.housefile.HouseFile.parse(send(HttpRequest.newBuilder(
+                                URI.create(STANDINS.address() + "/gateway/payments/" + reference))
+                        .header("Authorization", "Bearer practice-key"))
+                .body());
+        assertThat(told.get("captured") + " " + told.get("released") + " " + told.get("refunded"))
+                .isEqualTo(payment(order).replaceAll("^[a-z ]+ ", ""));
+    }
+
+    private HttpResponse<String> cancel(Order order, Map<String, Object> form) {
+        return post("/bookings/" + order.token() + "/lines/" + line(order).booking() + "/cancel", form);
+    }
+
+    @Test
+    void aRequestIsAuthorisedAndCapturedByTheHostsYes() {
+        Order order = paid("firing", "biscuit", 8, "WORKS");
+        assertThat(line(order).status()).isEqualTo(BookingStatus.REQUESTED);
+        assertThat(payment(order)).isEqualTo("authorised 0 0 0");
+        assertThat(letters(order)).containsExactly("request", "host-request");
+        assertThat(get("/bookings/" + order.token()).body()).contains("We have your request").contains("nothing is charged");
+        assertThat(endings.accept(order, line(order).booking(), HOST)).isEqualTo(Endings.Outcome.DONE);
+        assertThat(endings.accept(order, line(order).booking(), HOST)).isEqualTo(Endings.Outcome.CHANGED);
+        assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
+        assertThat(line(order).paid()).isEqualTo(Money.ofMinor(3000));
+        await().untilAsserted(() -> assertThat(payment(order)).isEqualTo("captured 3000 0 0"));
+        assertThat(letters(order)).containsExactly("request", "host-request", "confirmation");
+        ledgersAgree(order);
+    }
+
+    @Test
+    void aNoLetsTheMoneyGo() {
+        Order order = paid("firing", "glaze", 9, "WORKS");
+        assertThat(endings.decline(order, line(order).booking(), "the kiln is being mended", HOST))
+                .isEqualTo(Endings.Outcome.DONE);
+        await().untilAsserted(() -> assertThat(payment(order)).isEqualTo("voided 0 4500 0"));
+        assertThat(letters(order)).contains("declined");
+        assertThat(line(order).status()).isEqualTo(BookingStatus.DECLINED);
+        ledgersAgree(order);
+    }
+
+    @Test
+    void whatNobodyAnswersLapses() {
+        Order order = paid("firing", "glaze", 10, "WORKS");
+        clock.moveAhead(Duration.ofHours(25));
+        job.run();
+        assertThat(line(order).status()).isEqualTo(BookingStatus.LAPSED);
+        await().untilAsserted(() -> assertThat(payment(order)).isEqualTo("voided 0 4500 0"));
+        assertThat(letters(order)).contains("unanswered");
+    }
+
+    @Test
+    void aRequestWithoutMoneyWaitsForTheHostAtOnce() {
+        Answer.Entry entry = opening("glaze-call", "25", 1, 12);
+        String basket = keep("glaze-call", "25", 1, entry.time().start());
+        assertThat(order(basket, "Ada Kreuz", "ada@post.example")).contains("/bookings/");
+        Order order = orders.newest(1).get(0);
+        assertThat(line(order).status()).isEqualTo(BookingStatus.REQUESTED);
+        assertThat(letters(order)).containsExactly("request", "host-request");
+    }
+
+    @Test
+    void aGuestWhoCancelsInTimeGetsAllOfItBackAndThePlaceIsFree() {
+        Order order = paid("wheel-hire", "60", 16, "WORKS");
+        Money paid = line(order).paid();
+        String page = get("/bookings/" + order.token() + "/lines/" + line(order).booking() + "/cancel").body();
+        Matcher refund = Pattern.compile("name=\"refund\" value=\"(\\d+)\"").matcher(page);
+        assertThat(refund.find()).isTrue();
+        assertThat(Long.parseLong(refund.group(1))).isEqualTo(paid.minor()).isPositive();
+        assertThat(cancel(order, Map.of("refund", paid.minor() - 1)).headers().firstValue("Location").orElseThrow())
+                .endsWith("?changed");
+        assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
+        cancel(order, Map.of("refund", refund.group(1), "why", "A cold."));
+        assertThat(line(order).status()).isEqualTo(BookingStatus.CANCELLED);
+        assertThat(line(order).paid()).isEqualTo(Money.ZERO);
+        await().untilAsserted(() -> assertThat(payment(order)).startsWith("refunded"));
+        assertThat(letters(order)).containsExactly("confirmation", "host", "cancelled", "host-cancelled");
+        cancel(order, Map.of("refund", 0));
+        assertThat(letters(order)).hasSize(4);
+        assertThat(get("/bookings/" + order.token()).body()).contains("Nothing is booked any more");
+        ledgersAgree(order);
+    }
+
+    @Test
+    void lateItCostsWhatTheTermsSay() {
+        Order order = paid("wheel-hire", "60", 17, "WORKS");
+        Money paid = line(order).paid();
+        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant()).minusHours(10));
+        long half = paid.minor() - Math.round(paid.minor() / 2.0);
+        cancel(order, Map.of("refund", half));
+        assertThat(line(order).status()).isEqualTo(BookingStatus.CANCELLED);
+        await().untilAsserted(() -> assertThat(payment(order)).startsWith("partly refunded"));
+        assertThat(line(order).paid()).isEqualTo(Money.ofMinor(paid.minor() - half));
+        ledgersAgree(order);
+    }
+
+    @Test
+    void theHostGivesBackWhatTheyLikeUpToWhatWasPaid() {
+        Order order = paid("wheel-hire", "60", 18, "WORKS");
+        Money paid = line(order).paid();
+        assertThat(endings.refund(order, line(order).booking(), paid.plus(Money.ofMinor(1)), "", HOST))
+                .isEqualTo(Endings.Outcome.CHANGED);
+        assertThat(endings.refund(order, line(order).booking(), Money.ofMinor(300), "no apron left", HOST))
+                .isEqualTo(Endings.Outcome.DONE);
+        assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
+        assertThat(endings.cancelByHost(order, line(order).booking(), paid, "", true, HOST))
+                .isEqualTo(Endings.Outcome.CHANGED);
+        assertThat(endings.cancelByHost(order, line(order).booking(), paid.minus(Money.ofMinor(300)), "", false, HOST))
+                .isEqualTo(Endings.Outcome.DONE);
+        await().untilAsserted(() -> assertThat(payment(order)).startsWith("refunded"));
+        assertThat(letters(order)).containsExactly("confirmation", "host", "refunded");
+        ledgersAgree(order);
+    }
+
+    @Test
+    void whoPaysThereIsBookedAtOnceAndTheHostNotesTheMoney() {
+        Answer.Entry entry = opening("wheel-evenings", "150", 1, 6);
+        String basket = keep("wheel-evenings", "150", 1, entry.time().start());
+        String line = jdbc.sql("SELECT id FROM bookings WHERE basket = ?")
+                .param(basket.substring(basket.lastIndexOf('/') + 1))
+                .query(String.class)
+                .single();
+        post(basket + "/lines/" + line + "/pay", Map.of("later", true));
+        assertThat(order(basket, "Stella Arp", "stella@post.example")).contains("/bookings/");
+        Order order = orders.newest(1).get(0);
+        assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
+        assertThat(now(order).balance()).isEqualTo(Money.ofMinor(4200));
+        assertThat(endings.paidOnTheSpot(order, line(order).booking(), Money.ofMinor(4201), HOST))
+                .isEqualTo(Endings.Outcome.CHANGED);
+        assertThat(endings.paidOnTheSpot(order, line(order).booking(), Money.ofMinor(4200), HOST))
+                .isEqualTo(Endings.Outcome.DONE);
+        assertThat(now(order).balance()).isEqualTo(Money.ZERO);
+        endings.cancelByHost(order, line(order).booking(), Money.ofMinor(4200), "", true, HOST);
+        assertThat(payment(order)).isEqualTo("refunded 4200 0 4200");
+    }
+
+    @Test
+    void aPromoCodeLowersTheSumOrSaysWhyNot() {
+        Answer.Entry entry = opening("wheel-hire", "120", 1, 19);
+        String basket = keep("wheel-hire", "120", 1, entry.time().start());
+        Map<String, String> said = new TreeMap<>(Map.of(
+                "nonsense", "There is no such code.",
+                "welcome5", entry.open().get(0).opening().price().minor() < 3000 ? "There is too little" : "The code is used.",
+                " kilnmate ", "The code is used."));
+        said.forEach((code, words) -> {
+            post(basket + "/code", Map.of("code", code));
+            assertThat(get(basket).body()).contains(words);
+        });
+        post(basket + "/code", Map.of("code", "kilnmate"));
+        long price = entry.open().get(0).opening().price().minor();
+        order(basket, "Nils Kamp", "nils@post.example");
+        Order order = orders.newest(1).get(0);
+        assertThat(order.total().minor()).isEqualTo(price - Math.round(price / 10.0));
+    }
+
+    @Test
+    void aGuestChangesTheirDetails() {
+        Order order = paid("wheel-hire", "60", 20, "WORKS");
+        String details = "/bookings/" + order.token() + "/details";
+        assertThat(post(details, Map.of("name", "", "email", "new@post.example", "phone", "030 5550 100")).body())
+                .contains("Please tell us your name.")
+                .contains("new@post.example");
+        post(details, Map.of("name", "Wenke Farrow-Lind", "email", "new@post.example", "phone", "030 5550 100"));
+        assertThat(now(order).contact().name()).isEqualTo("Wenke Farrow-Lind");
+    }
+}
