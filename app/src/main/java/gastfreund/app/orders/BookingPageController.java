@@ -63,7 +63,10 @@ class BookingPageController {
         model.addAttribute("order", order);
         model.addAttribute("rows", pages.rows(order.standing(), f));
         model.addAttribute("lost", pages.rows(order.lost(), f));
+        Money authorised = Money.sum(all.stream().map(Payment::authorised).toList());
         model.addAttribute("paid", paid);
+        model.addAttribute("authorised", authorised);
+        model.addAttribute("later", order.balance().minus(authorised).notBelowZero());
         model.addAttribute("unpaid", orders.unpaid(order));
         model.addAttribute("asks", !order.standing().isEmpty()
                 && order.standing().stream().allMatch(l -> l.status() == BookingStatus.REQUESTED));

@@ -101,6 +101,7 @@ class CheckoutController {
         }
         model.addAttribute("rows", rows);
         model.addAttribute("quote", quote);
+        model.addAttribute("asks", rows.stream().allMatch(r -> r.offer().confirm() == Offer.Confirm.BY_HAND));
         return "orders/checkout";
     }
 

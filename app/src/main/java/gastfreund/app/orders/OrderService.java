@@ -202,8 +202,8 @@ public class OrderService {
                 now);
     }
 
-    /** How many requests wait for the host's answer. */
-    public int asking() {
+    /** The orders with a request that waits for the host's answer, the soonest first. */
+    public List<Order> asking() {
         return store.asking();
     }
 }

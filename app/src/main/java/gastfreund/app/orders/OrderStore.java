@@ -158,11 +158,6 @@ class OrderStore {
                 .list();
     }
 
-    /** How many requests wait for an answer. */
-    int asking() {
-        return jdbc.sql("SELECT count(*) FROM bookings WHERE status = 'requested'").query(Integer.class).single();
-    }
-
     void changeContact(long order, Contact contact) {
         jdbc.sql("UPDATE orders SET name = ?, email = ?, phone = ? WHERE id = ?")
                 .params(contact.name(), contact.email(), contact.phone(), order)
@@ -260,6 +255,19 @@ class OrderStore {
     List<Order> newest(int most) {
         return jdbc.sql("SELECT * FROM orders ORDER BY number DESC LIMIT ?")
                 .param(most)
+                .query(this::order)
+                .list();
+    }
+
+    /** The orders with a request that waits for an answer, the soonest first. */
+    List<Order> asking() {
+        return jdbc.sql(
+                        """
+                        SELECT o.* FROM orders o JOIN bookings b ON b.order_id = o.id
+                        WHERE b.status = 'requested'
+                        GROUP BY o.id
+                        ORDER BY min(b.start_at)
+                        """)
                 .query(this::order)
                 .list();
     }

@@ -83,7 +83,7 @@ class JourneyTest extends DemoHouseTest {
         page.getByLabel("Name").fill(name);
         page.getByLabel("Mail address").fill(name.toLowerCase().replace(' ', '.') + "@post.example");
         page.getByLabel("Telephone").fill("+49 30 5550 177");
-        button("Book and pay").click();
+        button("^(Book and pay|Ask, and put)").click();
         assertThat(heading("Quillmere Clay House")).isVisible();
     }
 
@@ -258,6 +258,43 @@ class JourneyTest extends DemoHouseTest {
         assertThat(page.locator(".held")).hasCount(1);
         assertThat(page.locator(".lines > li")).hasCount(1);
         assertThat(link("To checkout")).isVisible();
+    }
+
+    @Test
+    void aGuestSeesWhatComesBackAndCancels() {
+        open(true, 390);
+        keepSomething("Wheel hire", 3);
+        checkOut("Ella Wrede");
+        payWith("Works");
+        link("Cancel this booking").click();
+        assertThat(page.locator(".ladder")).containsText("Comes back to you");
+        page.getByLabel("Would you tell us why?").fill("The train does not run.");
+        button("comes back").click();
+        assertThat(page.getByText("Your booking is cancelled.")).isVisible();
+        assertThat(heading("Nothing is booked any more")).isVisible();
+    }
+
+    @Test
+    void aRequestIsAnsweredAtTheDesk() {
+        open(true, 1280);
+        keepSomething("Kiln firing", 1);
+        checkOut("Gunnar Ley");
+        payWith("Works");
+        assertThat(heading("We have your request, Gunnar Ley")).isVisible();
+        String order = page.getByText(Pattern.compile("^Order \\d+")).first().textContent().replaceAll("\\D", "");
+        signIn();
+        page.navigate(address("/desk/orders/" + order));
+        button("Yes, book it and take").click();
+        assertThat(page.getByText("It is booked. The guest gets a mail.")).isVisible();
+        page.getByText("Cancel …").click();
+        page.getByLabel("Comes back").fill("a lot");
+        button("Cancel the booking").click();
+        assertThat(page.getByText("please write an amount")).isVisible();
+        page.getByText("Cancel …").click();
+        page.getByLabel("Comes back").fill("12.50");
+        button("Cancel the booking").click();
+        assertThat(page.getByText("The booking is cancelled.")).isVisible();
+        assertThat(page.locator("main")).containsText("cancelled");
     }
 
     @Test
