@@ -3,10 +3,13 @@ package gastfreund.standins.mail;
 import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
 import gastfreund.standins.StandinsSettings;
+import jakarta.mail.MessagingException;
 import jakarta.mail.internet.MimeMessage;
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 
@@ -27,15 +30,29 @@ public class MailServer implements DisposableBean {
         return server.getSmtp().getPort();
     }
 
-    /** All messages, the last one first; a message's number is its place in the order in which they came, from 1. */
+    /**
+     * All messages, the last one first; a message's number is its place in the order in which they came, from 1. One that
+     * comes again with the Message-ID of an earlier one is the earlier one, as for any mail program.
+     */
     List<Letter> letters() {
         MimeMessage[] messages = server.getReceivedMessages();
-        List<Letter> letters = Arrays.asList(new Letter[messages.length]);
+        Set<String> seen = new HashSet<>();
+        List<Letter> letters = new ArrayList<>();
         for (int i = 0; i < messages.length; i++) {
-            letters.set(i, Letter.of(i + 1, messages[i]));
+            if (seen.add(idOf(messages[i], i))) {
+                letters.add(Letter.of(i + 1, messages[i]));
+            }
         }
         Collections.reverse(letters);
         return letters;
+    }
+
+    private static String idOf(MimeMessage message, int number) {
+        try {
+            return message.getMessageID() == null ? "number " + number : message.getMessageID();
+        } catch (MessagingException e) {
+            return "number " + number;
+        }
     }
 
     @Override
