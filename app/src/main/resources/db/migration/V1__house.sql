@@ -127,8 +127,12 @@ CREATE TABLE order_lines (
     balance_due TEXT,
     tax_rate    TEXT    NOT NULL,
     paid        INTEGER NOT NULL DEFAULT 0 CHECK (paid >= 0),
+    asked_at    INTEGER,
+    reminded_at INTEGER,
     PRIMARY KEY (order_id, line)
 ) STRICT, WITHOUT ROWID;
+
+CREATE INDEX order_lines_by_balance ON order_lines (balance_due) WHERE balance_due IS NOT NULL;
 
 CREATE TABLE payments (
     id         TEXT    PRIMARY KEY,

@@ -38,13 +38,20 @@ class BookingPageController {
 
     private final OrderService orders;
     private final Endings endings;
+    private final Balances balances;
     private final OrderPages pages;
     private final OrderLetters letters;
     private final PaymentService payments;
 
     BookingPageController(
-            OrderService orders, Endings endings, OrderPages pages, OrderLetters letters, PaymentService payments) {
+            OrderService orders,
+            Endings endings,
+            Balances balances,
+            OrderPages pages,
+            OrderLetters letters,
+            PaymentService payments) {
         this.orders = orders;
+        this.balances = balances;
         this.endings = endings;
         this.pages = pages;
         this.letters = letters;
@@ -65,6 +72,7 @@ class BookingPageController {
         model.addAttribute("lost", pages.rows(order.lost(), f));
         Money authorised = Money.sum(all.stream().map(Payment::authorised).toList());
         model.addAttribute("paid", paid);
+        model.addAttribute("balances", balances);
         model.addAttribute("authorised", authorised);
         model.addAttribute("later", order.balance().minus(authorised).notBelowZero());
         model.addAttribute("unpaid", orders.unpaid(order));
@@ -81,6 +89,19 @@ class BookingPageController {
                     || all.stream().anyMatch(p -> p.state() == PaymentState.REFUNDED));
         }
         return "orders/booking";
+    }
+
+    /** Leads to the gateway for what is left to pay of a booking. */
+    @PostMapping("/bookings/{token}/lines/{booking}/pay")
+    String payBalance(@PathVariable String token, @PathVariable String booking) {
+        Order order = find(token);
+        try {
+            return "redirect:"
+                    + balances.payAddress(order, line(order, booking).booking()).orElse("/bookings/" + token);
+        } catch (GatewayException e) {
+            LOG.warn("order {}: {}", order.number(), e.getMessage());
+            return "redirect:/bookings/" + token + "?unreachable";
+        }
     }
 
     /** What a cancellation gives back, before it is decided. */

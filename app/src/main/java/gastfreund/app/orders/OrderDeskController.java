@@ -30,6 +30,7 @@ class OrderDeskController {
     @GetMapping("/desk/orders")
     String list(Model model) {
         model.addAttribute("asking", orders.asking());
+        model.addAttribute("owing", orders.owing());
         model.addAttribute("orders", orders.newest(MOST));
         return "orders/desk-list";
     }

@@ -89,6 +89,11 @@ class OrderLetters {
         }
     }
 
+    /** What is left to pay is asked for. */
+    void balance(Order order, OrderLine line, String kind) {
+        toGuest(order, kind, List.of(line), null);
+    }
+
     /** Money goes back without a booking's end. */
     void refunded(Order order, OrderLine line, Money back) {
         toGuest(order, "refunded", List.of(line), back);

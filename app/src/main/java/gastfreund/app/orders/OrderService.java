@@ -202,6 +202,11 @@ public class OrderService {
                 now);
     }
 
+    /** The orders with a balance that was asked for and not paid, the soonest first. */
+    public List<Order> owing() {
+        return store.owing();
+    }
+
     /** The orders with a request that waits for the host's answer, the soonest first. */
     public List<Order> asking() {
         return store.asking();

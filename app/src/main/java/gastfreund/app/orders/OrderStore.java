@@ -158,6 +158,50 @@ class OrderStore {
                 .list();
     }
 
+    /** Confirmed bookings with a balance that is due: not asked for yet, or asked before an instant and not reminded. */
+    List<BookingId> balancesToAsk(LocalDate today, Instant askedBefore) {
+        return jdbc.sql(
+                        """
+                        SELECT l.booking FROM order_lines l JOIN bookings b ON b.id = l.booking
+                        WHERE l.balance_due <= ? AND b.status = 'confirmed' AND l.paid < l.total
+                          AND (l.asked_at IS NULL OR l.reminded_at IS NULL AND l.asked_at < ?)
+                        ORDER BY l.balance_due
+                        LIMIT 200
+                        """)
+                .params(today.toString(), askedBefore.getEpochSecond())
+                .query((row, n) -> new BookingId(row.getString("booking")))
+                .list();
+    }
+
+    /** Notes that a balance was asked for; true for the first time, false for the reminder. */
+    boolean noteAsked(BookingId booking, Instant now) {
+        boolean first = jdbc.sql("UPDATE order_lines SET asked_at = ? WHERE booking = ? AND asked_at IS NULL")
+                        .params(now.getEpochSecond(), booking.value())
+                        .update()
+                > 0;
+        if (!first) {
+            jdbc.sql("UPDATE order_lines SET reminded_at = ? WHERE booking = ?")
+                    .params(now.getEpochSecond(), booking.value())
+                    .update();
+        }
+        return first;
+    }
+
+    /** Orders with a balance that was asked for and not paid, the soonest first. */
+    List<Order> owing() {
+        return jdbc.sql(
+                        """
+                        SELECT o.* FROM orders o
+                        JOIN order_lines l ON l.order_id = o.id
+                        JOIN bookings b ON b.id = l.booking
+                        WHERE l.asked_at IS NOT NULL AND l.paid < l.total AND b.status = 'confirmed'
+                        GROUP BY o.id
+                        ORDER BY min(b.start_at)
+                        """)
+                .query(this::order)
+                .list();
+    }
+
     void changeContact(long order, Contact contact) {
         jdbc.sql("UPDATE orders SET name = ?, email = ?, phone = ? WHERE id = ?")
                 .params(contact.name(), contact.email(), contact.phone(), order)

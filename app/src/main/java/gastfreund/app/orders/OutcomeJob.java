@@ -6,7 +6,7 @@ import java.time.Duration;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
-/** Looks after orders that wait for money or for an answer. */
+/** Looks after orders that wait for money for an answer, or for what is left to pay. */
 @Component
 public class OutcomeJob {
 
@@ -15,12 +15,15 @@ public class OutcomeJob {
 
     private final Outcomes outcomes;
     private final Endings endings;
+    private final Balances balances;
     private final CatalogueService catalogues;
     private final Clock clock;
 
-    OutcomeJob(Outcomes outcomes, Endings endings, CatalogueService catalogues, Clock clock) {
+    OutcomeJob(
+            Outcomes outcomes, Endings endings, Balances balances, CatalogueService catalogues, Clock clock) {
         this.outcomes = outcomes;
         this.endings = endings;
+        this.balances = balances;
         this.catalogues = catalogues;
         this.clock = clock;
     }
@@ -29,8 +32,10 @@ public class OutcomeJob {
     public void run() {
         outcomes.askAboutWaiting(clock.instant().minus(PATIENCE));
         outcomes.endWaitingInVain();
+        outcomes.askAboutBalances();
         if (catalogues.find().isPresent()) {
             endings.lapseUnanswered();
+            balances.ask();
         }
     }
 }

@@ -181,6 +181,11 @@ class Outcomes {
         store.waitingSince(since).forEach(payments::askAbout);
     }
 
+    /** Asks the gateway about balances that guests went to pay. */
+    void askAboutBalances() {
+        payments.ordersPayingBalances().forEach(payments::askAbout);
+    }
+
     /** Ends orders whose places are no longer kept, once the gateway has said that no money comes any more. */
     void endWaitingInVain() {
         for (long id : store.waitingInVain(clock.instant())) {

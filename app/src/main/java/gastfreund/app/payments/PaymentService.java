@@ -110,6 +110,11 @@ public class PaymentService {
         return apply(told).isPresent();
     }
 
+    /** Orders with a balance whose payment is begun and open. */
+    public List<Long> ordersPayingBalances() {
+        return store.ordersPayingBalances();
+    }
+
     /** Asks the gateway about every payment of an order whose outcome is open. */
     public void askAbout(long order) {
         for (Payment payment : store.ofOrder(order)) {

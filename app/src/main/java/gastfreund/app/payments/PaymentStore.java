@@ -101,6 +101,16 @@ class PaymentStore {
                 answered ? Instant.ofEpochSecond(expires) : null);
     }
 
+    List<Long> ordersPayingBalances() {
+        return jdbc.sql(
+                        """
+                        SELECT DISTINCT order_id FROM payments
+                        WHERE booking IS NOT NULL AND state = 'created' AND reference IS NOT NULL
+                        """)
+                .query(Long.class)
+                .list();
+    }
+
     /** Notes what is to be done at the gateway. */
     void insertStep(Step step, String why, Instant now) {
         jdbc.sql("INSERT INTO payment_steps (id, payment, kind, booking, amount, why, asked_at) VALUES (?, ?, ?, ?, ?, ?, ?)")

@@ -182,6 +182,38 @@ class EndingsTest extends DemoHouseTest {
     }
 
     @Test
+    void aBalanceIsAskedForWhenItFallsDueRemindedOfOnceAndPaidByTheLink() {
+        Order order = paid("private-lesson", "60", 21, "WORKS");
+        Money deposit = line(order).paid();
+        Money left = line(order).unpaid();
+        assertThat(deposit.plus(left)).isEqualTo(line(order).total());
+        job.run();
+        assertThat(letters(order)).doesNotContain("balance");
+        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant()).minusHours(30));
+        job.run();
+        job.run();
+        clock.moveAhead(Duration.ofHours(21));
+        job.run();
+        job.run();
+        assertThat(letters(order)).filteredOn(k -> k.startsWith("balance")).containsExactly("balance", "balance-again");
+        assertThat(orders.owing()).extracting(Order::id).contains(order.id());
+        clock.reset();
+        String to = post("/bookings/" + order.token() + "/lines/" + line(order).booking() + "/pay", Map.of())
+                .headers()
+                .firstValue("Location")
+                .orElseThrow();
+        get(pay(to, "UNTOLD"));
+        assertThat(line(order).unpaid()).isEqualTo(Money.ZERO);
+        assertThat(orders.owing()).extracting(Order::id).doesNotContain(order.id());
+        cancel(order, Map.of("refund", line(order).total().minor()));
+        await().untilAsserted(() -> assertThat(jdbc.sql("SELECT sum(captured - refunded) FROM payments WHERE order_id = ?")
+                        .param(order.id())
+                        .query(Long.class)
+                        .single())
+                .isZero());
+    }
+
+    @Test
     void whoPaysThereIsBookedAtOnceAndTheHostNotesTheMoney() {
         Answer.Entry entry = opening("wheel-evenings", "150", 1, 6);
         String basket = keep("wheel-evenings", "150", 1, entry.time().start());

@@ -1,0 +1,91 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.payments.Payment;
+import gastfreund.app.payments.PaymentService;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.BookingStatus;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** What is left to pay before the day: asked for by mail when it falls due, reminded of once, and paid by a link. */
+@Service
+public class Balances {
+
+    /** How long after the first mail the second one goes. */
+    private static final Duration REMINDED_AFTER = Duration.ofHours(20);
+
+    private final OrderStore store;
+    private final CatalogueService catalogues;
+    private final PaymentService payments;
+    private final OrderLetters letters;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    Balances(
+            OrderStore store,
+            CatalogueService catalogues,
+            PaymentService payments,
+            OrderLetters letters,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.store = store;
+        this.catalogues = catalogues;
+        this.payments = payments;
+        this.letters = letters;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    /** Whether a guest can pay what is left of a line through the gateway. */
+    public boolean canBePaid(OrderLine line) {
+        return line.status() == BookingStatus.CONFIRMED
+                && line.unpaid().isPositive()
+                && line.balance().isPositive()
+                && line.time().startInstant().isAfter(clock.instant());
+    }
+
+    /** Asks for every balance that has fallen due with the rest to be paid before the day, and reminds once. */
+    @Transactional
+    public void ask() {
+        Instant now = clock.instant();
+        LocalDate today = catalogues.catalogue().zone().dateOf(now);
+        for (BookingId booking : store.balancesToAsk(today, now.minus(REMINDED_AFTER))) {
+            Order order = store.byBooking(booking.value()).orElseThrow();
+            OrderLine line = order.line(booking).orElseThrow();
+            boolean beforeTheDay = catalogues.catalogue().offer(line.offer()).payment().balanceDaysBefore().isPresent();
+            if (beforeTheDay && canBePaid(line)) {
+                boolean first = store.noteAsked(booking, now);
+                letters.balance(order, line, first ? "balance" : "balance-again");
+            }
+        }
+    }
+
+    /**
+     * Where the guest pays what is left of a booking.
+     *
+     * @return empty where nothing is left to pay
+     * @throws gastfreund.app.payments.GatewayException where the gateway cannot be reached
+     */
+    Optional<String> payAddress(Order order, BookingId booking) {
+        payments.askAbout(order.id());
+        OrderLine line = store.byId(order.id()).orElseThrow().line(booking).orElseThrow();
+        if (!canBePaid(line)) {
+            return Optional.empty();
+        }
+        String payment = payments.ofOrder(order.id()).stream()
+                .filter(p -> booking.equals(p.booking()) && p.state().isOpen() && p.amount().equals(line.unpaid()))
+                .map(Payment::id)
+                .findFirst()
+                .orElseGet(() -> transaction.execute(s -> payments.wantBalance(order.id(), booking, line.unpaid())));
+        String currency = catalogues.catalogue().house().currency().getCurrencyCode();
+        String title = catalogues.catalogue().house().name() + " · " + order.number();
+        return Optional.of(payments.create(payment, currency, title, "/bookings/" + order.token() + "/paid").payUrl());
+    }
+}
