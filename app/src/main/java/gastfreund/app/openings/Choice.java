@@ -8,6 +8,7 @@ import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.Serving;
 import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.Query;
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -16,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.web.util.UriComponentsBuilder;
 
 /**
@@ -26,6 +28,7 @@ import org.springframework.web.util.UriComponentsBuilder;
  * @param place null where the offer has none
  * @param day the date whose openings are shown; null: the first with one
  * @param from the first date of the ribbon; null: the week of the first opening
+ * @param moving null where something is booked anew
  */
 public record Choice(
         Offer offer,
@@ -36,7 +39,11 @@ public record Choice(
         StaffId staff,
         PlaceId place,
         LocalDate day,
-        LocalDate from) {
+        LocalDate from,
+        Moving moving) {
+
+    /** A booking that is to be moved: its place counts as free, and the choice's addresses are those of the move. */
+    public record Moving(String address, BookingId booking) {}
 
     /** What an address says, unchecked; each may be null. */
     public record Asked(
@@ -67,7 +74,8 @@ public record Choice(
                         .or(offer::firstPlace)
                         .orElse(null),
                 date(asked.day()),
-                date(asked.from()));
+                date(asked.from()),
+                null);
     }
 
     private static int unitsOf(Length length, int wanted) {
@@ -92,7 +100,21 @@ public record Choice(
                 .withParty(party)
                 .withAddOns(addOns)
                 .withStaff(staff)
-                .withPlace(place);
+                .withPlace(place)
+                .without(moving == null ? Set.of() : Set.of(moving.booking()));
+    }
+
+    /** The choice of another time for a booking. */
+    public static Choice moving(
+            Offer offer, int party, LengthId length, int units, Map<AddOnId, Integer> addOns, PlaceId place, Moving moving) {
+        Choice again = again(offer, party, length, units, addOns, place);
+        return new Choice(offer, party, again.length, again.units, addOns, null, place, null, null, moving);
+    }
+
+    /** The same choice with the day and the first date of the ribbon that an address says. */
+    public Choice shown(String wantedDay, String wantedFrom) {
+        return new Choice(
+                offer, party, length, units, addOns, staff, place, date(wantedDay), date(wantedFrom), moving);
     }
 
     public boolean choosesStaff() {
@@ -100,15 +122,15 @@ public record Choice(
     }
 
     public Choice withParty(int persons) {
-        return new Choice(offer, persons, length, units, addOns, staff, place, day, from);
+        return new Choice(offer, persons, length, units, addOns, staff, place, day, from, moving);
     }
 
     public Choice withLength(Length wanted) {
-        return new Choice(offer, party, wanted, unitsOf(wanted, units), addOns, staff, place, day, from);
+        return new Choice(offer, party, wanted, unitsOf(wanted, units), addOns, staff, place, day, from, moving);
     }
 
     public Choice withUnits(int wanted) {
-        return new Choice(offer, party, length, wanted, addOns, staff, place, day, from);
+        return new Choice(offer, party, length, wanted, addOns, staff, place, day, from, moving);
     }
 
     /** The choice with so many of an add-on. */
@@ -120,30 +142,30 @@ public record Choice(
     }
 
     private Choice withAddOns(Map<AddOnId, Integer> quantities) {
-        return new Choice(offer, party, length, units, quantities, staff, place, day, from);
+        return new Choice(offer, party, length, units, quantities, staff, place, day, from, moving);
     }
 
     public Choice withStaff(StaffId person) {
-        return new Choice(offer, party, length, units, addOns, person, place, day, from);
+        return new Choice(offer, party, length, units, addOns, person, place, day, from, moving);
     }
 
     public Choice withPlace(PlaceId wanted) {
-        return new Choice(offer, party, length, units, addOns, staff, wanted, day, from);
+        return new Choice(offer, party, length, units, addOns, staff, wanted, day, from, moving);
     }
 
     public Choice withDay(LocalDate date) {
-        return new Choice(offer, party, length, units, addOns, staff, place, date, from);
+        return new Choice(offer, party, length, units, addOns, staff, place, date, from, moving);
     }
 
     public Choice startingFrom(LocalDate first) {
-        return new Choice(offer, party, length, units, addOns, staff, place, null, first);
+        return new Choice(offer, party, length, units, addOns, staff, place, null, first, moving);
     }
 
     /** The choice that leads to such a booking again, whoever serves. */
     public static Choice again(
             Offer offer, int party, LengthId length, int units, Map<AddOnId, Integer> addOns, PlaceId place) {
         Length wanted = offer.length(length).orElse(offer.lengths().get(0));
-        return new Choice(offer, party, wanted, unitsOf(wanted, units), addOns, null, place, null, null);
+        return new Choice(offer, party, wanted, unitsOf(wanted, units), addOns, null, place, null, null, null);
     }
 
     /** The page's address with this choice. */
@@ -157,6 +179,10 @@ public record Choice(
     }
 
     private String address(String under, String basket) {
+        if (moving != null) {
+            UriComponentsBuilder uri = UriComponentsBuilder.fromPath(moving.address());
+            return withDates(uri).build().toUriString();
+        }
         UriComponentsBuilder uri = UriComponentsBuilder.fromPath("/offers/" + offer.id() + under);
         uri.queryParam("party", party).queryParam("length", length.id());
         if (length.maxUnits() > 1) {
@@ -169,15 +195,20 @@ public record Choice(
         if (place != null) {
             uri.queryParam("place", place);
         }
+        withDates(uri);
+        if (basket != null) {
+            uri.queryParam("basket", basket);
+        }
+        return uri.build().toUriString();
+    }
+
+    private UriComponentsBuilder withDates(UriComponentsBuilder uri) {
         if (day != null) {
             uri.queryParam("day", day);
         }
         if (from != null) {
             uri.queryParam("from", from);
         }
-        if (basket != null) {
-            uri.queryParam("basket", basket);
-        }
-        return uri.build().toUriString();
+        return uri;
     }
 }

@@ -24,7 +24,7 @@ import org.springframework.stereotype.Service;
 
 /** Makes the booking panel of an offer for a choice. */
 @Service
-class PanelService {
+public class PanelService {
 
     /** The width of a day in the ribbon's picture, and of the gap before each week. */
     private static final int DAY_WIDTH = 18;
@@ -43,7 +43,8 @@ class PanelService {
         this.clock = clock;
     }
 
-    Panel panel(Choice choice, String basket) {
+    /** @param basket null where there is none */
+    public Panel panel(Choice choice, String basket) {
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         LocalDate today = catalogue.zone().dateOf(now);

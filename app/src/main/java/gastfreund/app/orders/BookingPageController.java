@@ -39,6 +39,7 @@ class BookingPageController {
     private final OrderService orders;
     private final Endings endings;
     private final Balances balances;
+    private final Moves moves;
     private final OrderPages pages;
     private final OrderLetters letters;
     private final PaymentService payments;
@@ -47,11 +48,13 @@ class BookingPageController {
             OrderService orders,
             Endings endings,
             Balances balances,
+            Moves moves,
             OrderPages pages,
             OrderLetters letters,
             PaymentService payments) {
         this.orders = orders;
         this.balances = balances;
+        this.moves = moves;
         this.endings = endings;
         this.pages = pages;
         this.letters = letters;
@@ -73,6 +76,7 @@ class BookingPageController {
         Money authorised = Money.sum(all.stream().map(Payment::authorised).toList());
         model.addAttribute("paid", paid);
         model.addAttribute("balances", balances);
+        model.addAttribute("moves", moves);
         model.addAttribute("authorised", authorised);
         model.addAttribute("later", order.balance().minus(authorised).notBelowZero());
         model.addAttribute("unpaid", orders.unpaid(order));

@@ -89,6 +89,12 @@ class OrderLetters {
         }
     }
 
+    /** A booking was moved by its guest. */
+    void moved(Order order, OrderLine line, Money back) {
+        toGuest(order, "moved", List.of(line), back);
+        toHosts(order, "host-moved", List.of(line));
+    }
+
     /** What is left to pay is asked for. */
     void balance(Order order, OrderLine line, String kind) {
         toGuest(order, kind, List.of(line), null);

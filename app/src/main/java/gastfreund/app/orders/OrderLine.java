@@ -34,6 +34,7 @@ public record OrderLine(
         List<StaffId> staff,
         BookingStatus status,
         Instant expires,
+        Money discount,
         Money total,
         Money deposit,
         Money paid,

@@ -9,6 +9,7 @@ import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Booking;
+import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.openings.Busy;
@@ -208,6 +209,39 @@ class OrderStore {
                 .update();
     }
 
+    /**
+     * Moves a booking to another time.
+     *
+     * @param left what is left to pay of it; nothing: then there is no date either
+     */
+    void moveTime(BookingId booking, Interval time, Answer.Judged option, Money total, Money left, LocalDate due) {
+        jdbc.sql("UPDATE bookings SET start_at = ?, end_at = ?, place = ? WHERE id = ?")
+                .params(
+                        time.start() * 60,
+                        time.end() * 60,
+                        option.place() == null ? null : option.place().value(),
+                        booking.value())
+                .update();
+        jdbc.sql("DELETE FROM booking_staff WHERE booking = ?").param(booking.value()).update();
+        for (StaffId person : option.staff()) {
+            jdbc.sql("INSERT INTO booking_staff (booking, staff) VALUES (?, ?)")
+                    .params(booking.value(), person.value())
+                    .update();
+        }
+        jdbc.sql(
+                        """
+                        UPDATE order_lines
+                        SET amount = :total + discount, total = :total, balance = :left, balance_due = :due,
+                            asked_at = NULL, reminded_at = NULL
+                        WHERE booking = :booking
+                        """)
+                .param("total", total.minor())
+                .param("left", left.minor())
+                .param("due", left.isZero() ? null : due.toString())
+                .param("booking", booking.value())
+                .update();
+    }
+
     void moveOrder(long order, OrderStatus status) {
         jdbc.sql("UPDATE orders SET status = ? WHERE id = ?").params(status.code(), order).update();
     }
@@ -334,7 +368,7 @@ class OrderStore {
     private List<OrderLine> lines(long order) {
         return jdbc.sql(
                         """
-                        SELECT b.*, l.total, l.deposit, l.paid, l.due_now, l.balance, l.balance_due,
+                        SELECT b.*, l.discount, l.total, l.deposit, l.paid, l.due_now, l.balance, l.balance_due,
                                (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
                         FROM order_lines l JOIN bookings b ON b.id = l.booking
                         WHERE l.order_id = ?
@@ -363,6 +397,7 @@ class OrderStore {
                 staff == null ? List.of() : Arrays.stream(staff.split(" ")).map(StaffId::new).toList(),
                 BookingStatus.ofCode(row.getString("status")),
                 expiring ? Instant.ofEpochSecond(expires) : null,
+                Money.ofMinor(row.getLong("discount")),
                 Money.ofMinor(row.getLong("total")),
                 Money.ofMinor(row.getLong("deposit")),
                 Money.ofMinor(row.getLong("paid")),

@@ -214,6 +214,45 @@ class EndingsTest extends DemoHouseTest {
     }
 
     @Test
+    void aGuestMovesABookingAndTheDifferenceIsSettled() {
+        Order order = paid("wheel-hire", "120", 22, "WORKS");
+        OrderLine before = line(order);
+        String move = "/bookings/" + order.token() + "/lines/" + before.booking() + "/move";
+        Answer.Entry other = openings.openings(gastfreund.core.openings.Query.of(
+                                before.offer(), java.time.LocalDate.now().plusDays(23),
+                                java.time.LocalDate.now().plusDays(30), clock.instant())
+                        .withLength(before.length(), 1))
+                .entries()
+                .stream()
+                .filter(e -> !e.open().get(0).opening().price().equals(before.total()))
+                .findFirst()
+                .orElseThrow();
+        long total = other.open().get(0).opening().price().minor();
+        assertThat(get(move + "/to?start=" + other.time().start()).body()).contains("Move it here?");
+        assertThat(post(move, Map.of("start", other.time().start(), "total", total - 1))
+                        .headers().firstValue("Location").orElseThrow())
+                .endsWith("?gone");
+        assertThat(line(order).time()).isEqualTo(before.time());
+        post(move, Map.of("start", other.time().start(), "total", total));
+        assertThat(line(order).time()).isEqualTo(other.time());
+        assertThat(line(order).total()).isEqualTo(Money.ofMinor(total));
+        assertThat(letters(order)).contains("moved", "host-moved");
+        Money kept = Money.ofMinor(Math.min(total, before.total().minor()));
+        assertThat(line(order).paid()).isEqualTo(kept);
+        await().untilAsserted(() -> ledgersAgree(order));
+        await().untilAsserted(() -> assertThat(payment(order))
+                .endsWith(" " + (before.paid().minor() - kept.minor())));
+        if (line(order).unpaid().isPositive()) {
+            String to = post("/bookings/" + order.token() + "/lines/" + before.booking() + "/pay", Map.of())
+                    .headers().firstValue("Location").orElseThrow();
+            get(pay(to, "WORKS"));
+            assertThat(line(order).unpaid()).isEqualTo(Money.ZERO);
+        }
+        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant()).minusHours(3));
+        assertThat(get(move).statusCode()).isEqualTo(302);
+    }
+
+    @Test
     void whoPaysThereIsBookedAtOnceAndTheHostNotesTheMoney() {
         Answer.Entry entry = opening("wheel-evenings", "150", 1, 6);
         String basket = keep("wheel-evenings", "150", 1, entry.time().start());

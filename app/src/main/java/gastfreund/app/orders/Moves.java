@@ -1,0 +1,131 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.openings.Choice;
+import gastfreund.app.openings.OpeningsService;
+import gastfreund.app.openings.Slot;
+import gastfreund.app.payments.PaymentService;
+import gastfreund.core.money.Money;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.time.Interval;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Moves of bookings to another time by their guests, as far as the terms let them. */
+@Service
+public class Moves {
+
+    /**
+     * What a move would do.
+     *
+     * @param total of the line after it: the new price less the discount that the line had
+     * @param back what comes back at once
+     * @param more what is to be paid in addition
+     */
+    public record Proposal(Interval time, Answer.Judged option, Money total, Money back, Money more) {}
+
+    private final OrderStore store;
+    private final CatalogueService catalogues;
+    private final OpeningsService openings;
+    private final PaymentService payments;
+    private final OrderLetters letters;
+    private final Clock clock;
+
+    Moves(
+            OrderStore store,
+            CatalogueService catalogues,
+            OpeningsService openings,
+            PaymentService payments,
+            OrderLetters letters,
+            Clock clock) {
+        this.store = store;
+        this.catalogues = catalogues;
+        this.openings = openings;
+        this.payments = payments;
+        this.letters = letters;
+        this.clock = clock;
+    }
+
+    /** Whether a guest may move the booking now. */
+    public boolean mayMove(OrderLine line) {
+        return line.status() == BookingStatus.CONFIRMED
+                && offer(line).terms().mayMove(line.time().startInstant(), clock.instant());
+    }
+
+    /** The choice of another time for a line. */
+    Choice choice(Order order, OrderLine line) {
+        String address = "/bookings/" + order.token() + "/lines/" + line.booking() + "/move";
+        return Choice.moving(
+                offer(line), line.party(), line.length(), line.units(), line.addOns(), line.place(),
+                new Choice.Moving(address, line.booking()));
+    }
+
+    /** What a move to a start would do; empty where it cannot be had. */
+    public Optional<Proposal> proposal(Order order, OrderLine line, long start) {
+        Catalogue catalogue = catalogues.catalogue();
+        Instant now = clock.instant();
+        LocalDate date = catalogue.zone().dateOf(start);
+        return openings.openings(choice(order, line).query(date, date, now)).entries().stream()
+                .filter(e -> e.time().start() == start && start != line.time().start())
+                .findFirst()
+                .map(entry -> proposal(line, entry));
+    }
+
+    private Proposal proposal(OrderLine line, Answer.Entry entry) {
+        Answer.Judged option = Slot.cheapest(entry);
+        Money total = option.opening().price().minus(line.discount()).notBelowZero();
+        Money back = line.paid().minus(total).notBelowZero();
+        Money more = total.minus(line.total()).notBelowZero();
+        return new Proposal(entry.time(), option, total, back, more);
+    }
+
+    /**
+     * Moves a guest's booking.
+     *
+     * @param shown what the line was said to cost then
+     */
+    @Transactional
+    public Endings.Outcome move(Order order, BookingId booking, long start, Money shown) {
+        Order current = store.byId(order.id()).orElseThrow();
+        OrderLine line = current.line(booking).orElseThrow();
+        Optional<Proposal> found = mayMove(line) ? proposal(current, line, start) : Optional.empty();
+        if (found.isEmpty() || !found.get().total().equals(shown)) {
+            return Endings.Outcome.CHANGED;
+        }
+        Proposal proposal = found.get();
+        Instant now = clock.instant();
+        Money left = proposal.total().minus(line.paid()).notBelowZero();
+        store.moveTime(booking, proposal.time(), proposal.option(), proposal.total(), left, balanceDue(line, proposal, now));
+        if (proposal.back().isPositive()) {
+            payments.refundOrder(order.id(), proposal.back(), "moved");
+            store.addPaid(booking, Money.ZERO.minus(proposal.back()));
+        }
+        String status = line.status().code();
+        String why = "moved from " + catalogues.catalogue().zone().localOf(line.time().start());
+        store.write(
+                new JournalEntry(order.id(), "booking", booking.value(), status, status, "guest", why, now), now);
+        Order after = store.byId(order.id()).orElseThrow();
+        letters.moved(after, after.line(booking).orElseThrow(), proposal.back());
+        return Endings.Outcome.DONE;
+    }
+
+    private LocalDate balanceDue(OrderLine line, Proposal proposal, Instant now) {
+        Catalogue catalogue = catalogues.catalogue();
+        LocalDate today = catalogue.zone().dateOf(now);
+        int daysBefore = offer(line).payment().balanceDaysBefore().orElse(0);
+        LocalDate due = catalogue.zone().dateOf(proposal.time().start()).minusDays(daysBefore);
+        return due.isBefore(today) ? today : due;
+    }
+
+    private Offer offer(OrderLine line) {
+        return catalogues.catalogue().offer(line.offer());
+    }
+}
