@@ -50,7 +50,7 @@ class MoveController {
         Choice choice = moves.choice(order, line);
         show(order, line, model);
         model.addAttribute("offer", choice.offer());
-        model.addAttribute("panel", panels.panel(choice.shown(day, from), null));
+        model.addAttribute("panel", panels.panel(choice.shown(day == null ? moves.dateOf(line).toString() : day, from), null));
         return "panel".equals(fragment) ? "orders/move :: panel" : "orders/move";
     }
 

@@ -60,6 +60,10 @@ public class Moves {
                 && offer(line).terms().mayMove(line.time().startInstant(), clock.instant());
     }
 
+    LocalDate dateOf(OrderLine line) {
+        return catalogues.catalogue().zone().dateOf(line.time().start());
+    }
+
     /** The choice of another time for a line. */
     Choice choice(Order order, OrderLine line) {
         String address = "/bookings/" + order.token() + "/lines/" + line.booking() + "/move";

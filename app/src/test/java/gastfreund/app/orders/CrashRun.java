@@ -3,24 +3,13 @@ package gastfreund.app.orders;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
-import gastfreund.app.GastfreundApplication;
-import gastfreund.app.Standins;
+import gastfreund.app.RunningApplication;
 import gastfreund.housefile.HouseFile;
 import java.io.IOException;
-import java.net.ServerSocket;
 import java.net.URI;
-import java.net.URLEncoder;
-import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -30,7 +19,6 @@ import java.util.Random;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -48,19 +36,11 @@ public final class CrashRun {
     private static final Pattern START = Pattern.compile("name=\"start\" value=\"(\\d+)\"");
     private static final int WHEELS = 6;
 
-    private final Standins standins = Standins.others();
-    private final HttpClient http =
-            HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
-    private final Path home;
-    private final int port;
+    private final RunningApplication application;
     private final AtomicInteger paid = new AtomicInteger();
-    private Process application;
 
-    private CrashRun() throws IOException {
-        home = Files.createTempDirectory("gastfreund-crash");
-        try (ServerSocket free = new ServerSocket(0)) {
-            port = free.getLocalPort();
-        }
+    private CrashRun(RunningApplication application) {
+        this.application = application;
     }
 
     /** @param arguments how many orders, and how many kills */
@@ -71,16 +51,12 @@ public final class CrashRun {
 
     /** Runs it and checks everything; gives what happened in a line. */
     static String run(int orders, int kills, long seed) throws Exception {
-        CrashRun run = new CrashRun();
-        try {
-            return run.run(orders, kills, new Random(seed)) + ", seed " + seed;
-        } finally {
-            run.application.destroyForcibly();
+        try (RunningApplication application = new RunningApplication(List.of("-Xmx300m", "-XX:TieredStopAtLevel=1"))) {
+            return new CrashRun(application).run(orders, kills, new Random(seed)) + ", seed " + seed;
         }
     }
 
     private String run(int orders, int kills, Random random) throws Exception {
-        start();
         ExecutorService guests = Executors.newFixedThreadPool(3);
         List<Future<?>> going = new ArrayList<>();
         for (int i = 0; i < orders; i++) {
@@ -89,9 +65,7 @@ public final class CrashRun {
             going.add(guests.submit(() -> guest(number, new Random(seed))));
         }
         for (int i = 0; i < kills; i++) {
-            application.waitFor(500 + random.nextInt(2500), TimeUnit.MILLISECONDS);
-            application.destroyForcibly().waitFor();
-            start();
+            application.killAfter(Duration.ofMillis(500 + random.nextInt(2500)));
         }
         for (Future<?> guest : going) {
             guest.get();
@@ -102,30 +76,8 @@ public final class CrashRun {
         checkSeats();
         checkMail();
         return orders + " guests, " + paid.get() + " went as far as paying, " + kills + " kills, "
-                + one("SELECT count(*) FROM orders WHERE status = 'placed' AND basket IS NOT NULL") + " orders stand, "
-                + one("SELECT count(*) FROM payments WHERE refunded > 0") + " refunded";
-    }
-
-    private void start() throws IOException {
-        ProcessBuilder builder = new ProcessBuilder(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-Xmx300m", "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"),
-                GastfreundApplication.class.getName(),
-                "--server.port=" + port,
-                "--gastfreund.home=" + home,
-                "--gastfreund.demo=" + (Files.exists(Path.of("demo")) ? "demo" : "../demo"),
-                "--gastfreund.gateway.url=" + standins.address(),
-                "--spring.mail.port=" + standins.smtpPort(),
-                "--gastfreund.limits.holds=100000",
-                "--gastfreund.limits.checkouts=100000",
-                "--gastfreund.jobs.outcomes=1s",
-                "--gastfreund.jobs.steps=200ms",
-                "--gastfreund.jobs.outbox=200ms");
-        application = builder.redirectErrorStream(true).redirectOutput(home.resolve("log").toFile()).start();
-        await().atMost(Duration.ofMinutes(2))
-                .pollInterval(Duration.ofMillis(200))
-                .ignoreExceptions()
-                .until(() -> get("/actuator/health").statusCode() == 200);
+                + application.one("SELECT count(*) FROM orders WHERE status = 'placed' AND basket IS NOT NULL") + " orders stand, "
+                + application.one("SELECT count(*) FROM payments WHERE refunded > 0") + " refunded";
     }
 
     /** One guest: keeps, orders, pays, comes back; tries again when nobody answers, and gives up at last. */
@@ -133,24 +85,22 @@ public final class CrashRun {
         try {
             LocalDate day = LocalDate.now().plusDays(3 + number % 20);
             String offer = "/offers/wheel-hire";
-            String page = answered(() -> get(offer + "?party=1&length=60&day=" + day)).body();
+            String page = answered(() -> application.get(offer + "?party=1&length=60&day=" + day)).body();
             List<String> starts = START.matcher(page).results().map(m -> m.group(1)).toList();
             if (starts.isEmpty()) {
                 return;
             }
             Map<String, String> start = Map.of("start", starts.get(random.nextInt(starts.size())));
-            String basket = path(answered(() -> post(address(offer + "/keep?party=1&length=60"), start)));
+            String basket = RunningApplication.path(answered(() -> application.post(application.address(offer + "/keep?party=1&length=60"), start)));
             Map<String, String> contact = Map.of(
                     "name", "Guest " + number, "email", "guest" + number + "@post.example", "phone", "030 5550 100");
-            String to = answered(() -> post(address(basket + "/checkout"), contact))
-                    .headers()
-                    .firstValue("Location")
-                    .orElse("");
-            if (to.startsWith(standins.address())) {
+            String to = RunningApplication.target(
+                    answered(() -> application.post(application.address(basket + "/checkout"), contact)));
+            if (to.startsWith(application.standins().address())) {
                 paid.incrementAndGet();
                 String card = CARDS.get(random.nextInt(CARDS.size()));
-                String back = post(to, Map.of("card", card)).headers().firstValue("Location").orElseThrow();
-                send(HttpRequest.newBuilder(URI.create(back)));
+                String back = RunningApplication.target(application.post(to, Map.of("card", card)));
+                application.send(HttpRequest.newBuilder(URI.create(back)));
             }
         } catch (IOException | ConditionTimeoutException e) {
             // This guest has had enough; what they left behind must still come right.
@@ -169,7 +119,7 @@ public final class CrashRun {
     }
 
     private void settled() throws IOException, SQLException {
-        String told = send(HttpRequest.newBuilder(URI.create(standins.address() + "/gateway/payments"))
+        String told = application.send(HttpRequest.newBuilder(URI.create(application.standins().address() + "/gateway/payments"))
                         .header("Authorization", "Bearer practice-key"))
                 .body();
         for (JsonNode payment : HouseFile.parse(told)) {
@@ -177,25 +127,25 @@ public final class CrashRun {
             long refunded = payment.get("refunded").longValue();
             if (captured > 0) {
                 String id = payment.get("id").stringValue();
-                assertThat(one("SELECT captured || ' ' || refunded FROM payments WHERE reference = '" + id + "'"))
+                assertThat(application.one("SELECT captured || ' ' || refunded FROM payments WHERE reference = '" + id + "'"))
                         .as("payment %s", id)
                         .isEqualTo(captured + " " + refunded);
-                assertThat(one("SELECT sum(l.paid) FROM order_lines l JOIN payments p ON p.order_id = l.order_id "
+                assertThat(application.one("SELECT sum(l.paid) FROM order_lines l JOIN payments p ON p.order_id = l.order_id "
                                 + "JOIN bookings b ON b.id = l.booking AND b.status = 'confirmed' "
                                 + "WHERE p.reference = '" + id + "'"))
                         .as("what the order of payment %s has", id)
                         .isEqualTo(captured == refunded ? null : Long.toString(captured - refunded));
             }
         }
-        assertThat(one("SELECT count(*) FROM outbox WHERE sent_at IS NULL")).isEqualTo("0");
-        assertThat(one("SELECT count(*) FROM payment_steps WHERE done_at IS NULL")).isEqualTo("0");
-        assertThat(one("SELECT sum(captured - refunded) FROM payments WHERE gateway = 'practice'"))
-                .isEqualTo(one("SELECT sum(paid) FROM order_lines"));
+        assertThat(application.one("SELECT count(*) FROM outbox WHERE sent_at IS NULL")).isEqualTo("0");
+        assertThat(application.one("SELECT count(*) FROM payment_steps WHERE done_at IS NULL")).isEqualTo("0");
+        assertThat(application.one("SELECT sum(captured - refunded) FROM payments WHERE gateway = 'practice'"))
+                .isEqualTo(application.one("SELECT sum(paid) FROM order_lines"));
     }
 
     /** At no start are more wheels taken than there are. */
     private void checkSeats() throws SQLException {
-        assertThat(one("""
+        assertThat(application.one("""
                         SELECT max(taken) FROM (
                             SELECT (SELECT sum(b.party) FROM bookings b
                                     WHERE b.offer IN ('wheel-hire', 'private-lesson', 'wheel-evenings')
@@ -207,50 +157,13 @@ public final class CrashRun {
     }
 
     private void checkMail() throws SQLException {
-        assertThat(one("SELECT count(*) FROM orders o WHERE o.status = 'placed' AND o.basket IS NOT NULL AND 1 <> "
+        assertThat(application.one("SELECT count(*) FROM orders o WHERE o.status = 'placed' AND o.basket IS NOT NULL AND 1 <> "
                         + "(SELECT count(*) FROM outbox m WHERE m.order_id = o.id AND m.kind = 'confirmation')"))
                 .isEqualTo("0");
-        String wrote = one("SELECT count(*) FROM outbox WHERE kind = 'confirmation'");
-        Matcher came = Pattern.compile("guest\\d+@post\\.example").matcher(standins.page("/mail"));
+        String wrote = application.one("SELECT count(*) FROM outbox WHERE kind = 'confirmation'");
+        Matcher came = Pattern.compile("guest\\d+@post\\.example").matcher(application.standins().page("/mail"));
         assertThat(came.results().map(m -> m.group()).toList())
                 .doesNotHaveDuplicates()
                 .hasSize(Integer.parseInt(wrote));
-    }
-
-    private String one(String sql) throws SQLException {
-        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + home.resolve("house.sqlite"));
-                Statement statement = connection.createStatement();
-                ResultSet row = statement.executeQuery(sql)) {
-            return row.next() ? row.getString(1) : null;
-        }
-    }
-
-    private String address(String path) {
-        return "http://localhost:" + port + path;
-    }
-
-    private HttpResponse<String> get(String path) throws IOException {
-        return send(HttpRequest.newBuilder(URI.create(address(path))).header("Accept", "text/html,application/json"));
-    }
-
-    private HttpResponse<String> post(String address, Map<String, String> form) throws IOException {
-        StringBuilder body = new StringBuilder();
-        form.forEach((k, v) -> body.append(body.isEmpty() ? "" : "&").append(k).append('=')
-                .append(URLEncoder.encode(v, StandardCharsets.UTF_8)));
-        return send(HttpRequest.newBuilder(URI.create(address))
-                .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(HttpRequest.BodyPublishers.ofString(body.toString())));
-    }
-
-    private HttpResponse<String> send(HttpRequest.Builder request) throws IOException {
-        try {
-            return http.send(request.timeout(Duration.ofSeconds(15)).build(), HttpResponse.BodyHandlers.ofString());
-        } catch (InterruptedException e) {
-            throw new IllegalStateException(e);
-        }
-    }
-
-    private static String path(HttpResponse<String> redirect) {
-        return URI.create(redirect.headers().firstValue("Location").orElseThrow()).getPath();
     }
 }

@@ -1,0 +1,134 @@
+package gastfreund.app;
+
+import static org.awaitility.Awaitility.await;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+
+/** The application as a process of its own that can be killed, with the demo house and stand-ins of its own beside it. */
+public final class RunningApplication implements AutoCloseable {
+
+    private final Standins standins = Standins.others();
+    private final HttpClient http =
+            HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
+    private final List<String> options;
+    private final Path home;
+    private final int port;
+    private Process process;
+
+    /** @param options of the machine that runs it, as {@code -Xmx300m} */
+    public RunningApplication(List<String> options) throws IOException {
+        this.options = options;
+        home = Files.createTempDirectory("gastfreund-running");
+        try (ServerSocket free = new ServerSocket(0)) {
+            port = free.getLocalPort();
+        }
+        start();
+    }
+
+    public Standins standins() {
+        return standins;
+    }
+
+    public Path database() {
+        return home.resolve("house.sqlite");
+    }
+
+    /** Waits a while, kills it without a warning, and starts it again. */
+    public void killAfter(Duration pause) throws IOException, InterruptedException {
+        process.waitFor(pause.toMillis(), TimeUnit.MILLISECONDS);
+        process.destroyForcibly().waitFor();
+        start();
+    }
+
+    private void start() throws IOException {
+        ProcessBuilder builder = new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString());
+        builder.command().addAll(options);
+        builder.command().addAll(List.of(
+                "-cp", System.getProperty("java.class.path"),
+                GastfreundApplication.class.getName(),
+                "--server.port=" + port,
+                "--gastfreund.home=" + home,
+                "--gastfreund.demo=" + (Files.exists(Path.of("demo")) ? "demo" : "../demo"),
+                "--gastfreund.gateway.url=" + standins.address(),
+                "--spring.mail.port=" + standins.smtpPort(),
+                "--gastfreund.limits.holds=1000000",
+                "--gastfreund.limits.checkouts=1000000",
+                "--gastfreund.jobs.outcomes=1s",
+                "--gastfreund.jobs.steps=200ms",
+                "--gastfreund.jobs.outbox=200ms"));
+        process = builder.redirectErrorStream(true).redirectOutput(home.resolve("log").toFile()).start();
+        await().atMost(Duration.ofMinutes(2))
+                .pollInterval(Duration.ofMillis(200))
+                .ignoreExceptions()
+                .until(() -> get("/actuator/health").statusCode() == 200);
+    }
+
+    /** The first column of the first row; null where there is none, or it is null. */
+    public String one(String sql) throws SQLException {
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + database());
+                Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery(sql)) {
+            return row.next() ? row.getString(1) : null;
+        }
+    }
+
+    public String address(String path) {
+        return "http://localhost:" + port + path;
+    }
+
+    public HttpResponse<String> get(String path) throws IOException {
+        return send(HttpRequest.newBuilder(URI.create(address(path))).header("Accept", "text/html,application/json"));
+    }
+
+    public HttpResponse<String> post(String address, Map<String, String> form) throws IOException {
+        String body = form.entrySet().stream()
+                .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
+                .collect(Collectors.joining("&"));
+        return send(HttpRequest.newBuilder(URI.create(address))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body)));
+    }
+
+    public HttpResponse<String> send(HttpRequest.Builder request) throws IOException {
+        try {
+            return http.send(request.timeout(Duration.ofSeconds(15)).build(), HttpResponse.BodyHandlers.ofString());
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** The path to which an answer leads. */
+    public static String path(HttpResponse<String> redirect) {
+        return URI.create(redirect.headers().firstValue("Location").orElseThrow()).getPath();
+    }
+
+    /** The address to which an answer leads; empty where it leads nowhere. */
+    public static String target(HttpResponse<String> redirect) {
+        return redirect.headers().firstValue("Location").orElse("");
+    }
+
+    @Override
+    public void close() {
+        process.destroyForcibly();
+    }
+}
