@@ -166,10 +166,12 @@ CREATE TABLE payment_steps (
     amount     INTEGER NOT NULL CHECK (amount > 0),
     why        TEXT    NOT NULL,
     asked_at   INTEGER NOT NULL,
+    tries      INTEGER NOT NULL DEFAULT 0,
+    next_try   INTEGER NOT NULL DEFAULT 0,
     done_at    INTEGER
 ) STRICT;
 
-CREATE INDEX payment_steps_to_do ON payment_steps (asked_at) WHERE done_at IS NULL;
+CREATE INDEX payment_steps_to_do ON payment_steps (next_try) WHERE done_at IS NULL;
 
 CREATE TABLE journal (
     id        INTEGER PRIMARY KEY,

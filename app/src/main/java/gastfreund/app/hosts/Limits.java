@@ -52,7 +52,7 @@ final class Limits extends OncePerRequestFilter {
         if (path.endsWith("/checkout") || path.endsWith("/pay")) {
             return limits.checkouts();
         }
-        return path.startsWith("/offers/") || path.startsWith("/basket/") ? limits.holds() : 0;
+        return path.startsWith("/bookings/") || path.startsWith("/offers/") || path.startsWith("/basket/") ? limits.holds() : 0;
     }
 
     private Bucket bucket(HttpServletRequest request, int perMinute) {

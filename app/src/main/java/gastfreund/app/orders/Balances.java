@@ -8,7 +8,7 @@ import gastfreund.core.openings.BookingStatus;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -51,19 +51,21 @@ public class Balances {
                 && line.time().startInstant().isAfter(clock.instant());
     }
 
-    /** Asks for every balance that has fallen due with the rest to be paid before the day, and reminds once. */
-    @Transactional
-    public void ask() {
+    /** Balances that have fallen due and are to be asked for, or reminded of. */
+    List<BookingId> toAsk() {
         Instant now = clock.instant();
-        LocalDate today = catalogues.catalogue().zone().dateOf(now);
-        for (BookingId booking : store.balancesToAsk(today, now.minus(REMINDED_AFTER))) {
-            Order order = store.byBooking(booking.value()).orElseThrow();
-            OrderLine line = order.line(booking).orElseThrow();
-            boolean beforeTheDay = catalogues.catalogue().offer(line.offer()).payment().balanceDaysBefore().isPresent();
-            if (beforeTheDay && canBePaid(line)) {
-                boolean first = store.noteAsked(booking, now);
-                letters.balance(order, line, first ? "balance" : "balance-again");
-            }
+        return store.balancesToAsk(catalogues.catalogue().zone().dateOf(now), now.minus(REMINDED_AFTER));
+    }
+
+    /** Asks for a balance where the rest is to be paid before the day, or reminds of it. */
+    @Transactional
+    public void ask(BookingId booking) {
+        Order order = store.byBooking(booking.value()).orElseThrow();
+        OrderLine line = order.line(booking).orElseThrow();
+        boolean beforeTheDay = catalogues.catalogue().offer(line.offer()).payment().balanceDaysBefore().isPresent();
+        if (beforeTheDay && canBePaid(line)) {
+            boolean first = store.noteAsked(booking, clock.instant());
+            letters.balance(order, line, first ? "balance" : "balance-again");
         }
     }
 

@@ -10,6 +10,7 @@ import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.PaymentState;
 import gastfreund.core.terms.Terms;
 import jakarta.validation.Valid;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import org.slf4j.Logger;
@@ -40,6 +41,7 @@ class BookingPageController {
     private final Endings endings;
     private final Balances balances;
     private final Moves moves;
+    private final Clock clock;
     private final OrderPages pages;
     private final OrderLetters letters;
     private final PaymentService payments;
@@ -51,7 +53,9 @@ class BookingPageController {
             Moves moves,
             OrderPages pages,
             OrderLetters letters,
-            PaymentService payments) {
+            PaymentService payments,
+            Clock clock) {
+        this.clock = clock;
         this.orders = orders;
         this.balances = balances;
         this.moves = moves;
@@ -77,6 +81,7 @@ class BookingPageController {
         model.addAttribute("paid", paid);
         model.addAttribute("balances", balances);
         model.addAttribute("moves", moves);
+        model.addAttribute("now", clock.instant());
         model.addAttribute("authorised", authorised);
         model.addAttribute("later", order.balance().minus(authorised).notBelowZero());
         model.addAttribute("unpaid", orders.unpaid(order));

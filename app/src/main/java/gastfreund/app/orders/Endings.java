@@ -11,6 +11,7 @@ import gastfreund.core.terms.Terms;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -143,14 +144,19 @@ public class Endings {
         return Outcome.DONE;
     }
 
-    /** Lets requests lapse that nobody answered in the time that the house has set, or before they start. */
-    @Transactional
-    public void lapseUnanswered() {
+    /** Requests that nobody answered in the time that the house has set, or before they start. */
+    List<BookingId> unanswered() {
         Instant now = clock.instant();
-        Instant before = now.minus(Duration.ofHours(catalogues.catalogue().answerHours()));
-        for (BookingId booking : store.unanswered(before, now)) {
-            Order order = store.byBooking(booking.value()).orElseThrow();
-            end(order, current(order, booking), BookingStatus.LAPSED, Money.ZERO, "nobody answered in time", "house");
+        return store.unanswered(now.minus(Duration.ofHours(catalogues.catalogue().answerHours())), now);
+    }
+
+    /** Lets a request lapse that nobody answered. */
+    @Transactional
+    public void lapse(BookingId booking) {
+        Order order = store.byBooking(booking.value()).orElseThrow();
+        OrderLine line = current(order, booking);
+        if (line.status() == BookingStatus.REQUESTED) {
+            end(order, line, BookingStatus.LAPSED, Money.ZERO, "nobody answered in time", "house");
             letters.ended(now(order), now(order).line(booking).orElseThrow(), "unanswered", null, true);
         }
     }

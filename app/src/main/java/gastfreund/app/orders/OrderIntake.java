@@ -55,7 +55,7 @@ public class OrderIntake {
         long order = store.insert(tokens.next(), null, contact, Locale.ENGLISH, OrderStatus.PLACED, quote, null, placed);
         store.insertLine(order, 0, booking.id(), quote.lines().get(0), offer.taxRate());
         if (quote.dueNow().isPositive()) {
-            payments.record(order, quote.dueNow(), "taken-in-" + booking.id());
+            payments.recordElsewhere(order, booking.id(), quote.dueNow());
             store.addPaid(booking.id(), quote.dueNow());
         }
     }

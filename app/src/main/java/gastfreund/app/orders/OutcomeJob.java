@@ -1,14 +1,21 @@
 package gastfreund.app.orders;
 
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.core.openings.BookingId;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
+import java.util.function.Consumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
 /** Looks after orders that wait for money for an answer, or for what is left to pay. */
 @Component
 public class OutcomeJob {
+
+    private static final Logger LOG = LoggerFactory.getLogger(OutcomeJob.class);
 
     /** A notification has this long before the gateway is asked. */
     private static final Duration PATIENCE = Duration.ofSeconds(20);
@@ -34,8 +41,19 @@ public class OutcomeJob {
         outcomes.endWaitingInVain();
         outcomes.askAboutBalances();
         if (catalogues.find().isPresent()) {
-            endings.lapseUnanswered();
-            balances.ask();
+            each(endings.unanswered(), endings::lapse);
+            each(balances.toAsk(), balances::ask);
+        }
+    }
+
+    /** Each in a transaction of its own: one that fails does not keep the others from what is due to them. */
+    private static void each(List<BookingId> bookings, Consumer<BookingId> what) {
+        for (BookingId booking : bookings) {
+            try {
+                what.accept(booking);
+            } catch (RuntimeException e) {
+                LOG.error("booking {} will be looked at again", booking, e);
+            }
         }
     }
 }

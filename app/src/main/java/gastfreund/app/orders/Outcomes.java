@@ -83,31 +83,28 @@ class Outcomes {
         }
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
-        Money back = Money.ZERO;
+        Money used = Money.ZERO;
         for (OrderLine line : order.lines()) {
             boolean waited = line.status() == BookingStatus.HELD || line.status() == BookingStatus.LAPSED;
             if (waited && isToBeHad(line, catalogue, now)) {
                 BookingStatus to = BookingSteps.whenSecured(catalogue.offer(line.offer()));
                 move(order, line, to, "paid", now);
-                if (to == BookingStatus.CONFIRMED) {
-                    take(payment, line);
-                }
-            } else if (waited) {
-                back = back.plus(line.dueNow());
-                if (line.status() == BookingStatus.HELD) {
-                    move(order, line, BookingStatus.LAPSED, "the place was gone when the money came", now);
-                }
+                used = used.plus(to == BookingStatus.CONFIRMED ? take(payment, line) : line.dueNow());
+            } else if (line.status() == BookingStatus.HELD) {
+                move(order, line, BookingStatus.LAPSED, "the place was gone when the money came", now);
             } else if (line.status() == BookingStatus.CONFIRMED) {
-                take(payment, line);
+                used = used.plus(take(payment, line));
             }
         }
+        // Whatever no booking has use for goes back: places that were gone, and what was cancelled meanwhile.
+        Money back = payment.amount().minus(used).notBelowZero();
         if (back.isPositive()) {
-            giveBack(payment, back.atMost(payment.amount()), "the place was gone when the money came");
+            giveBack(payment, back, "the place was gone when the money came");
         }
         Order after = store.byId(order.id()).orElseThrow();
         boolean stands = !after.standing().isEmpty();
         boolean told = order.status() == OrderStatus.PLACED;
-        moveOrder(after, stands ? OrderStatus.PLACED : OrderStatus.LAPSED, now);
+        moveOrder(after, stands || told ? OrderStatus.PLACED : OrderStatus.LAPSED, now);
         if (!stands) {
             letters.tooLate(after, back);
         } else if (!told) {
@@ -116,14 +113,15 @@ class Outcomes {
     }
 
     /** Takes what is due now of a line: it has been captured with the payment, or is captured now for it. */
-    private void take(Payment payment, OrderLine line) {
-        if (!line.dueNow().isPositive()) {
-            return;
+    private Money take(Payment payment, OrderLine line) {
+        Money due = line.dueNow().minus(line.paid()).notBelowZero();
+        if (due.isPositive()) {
+            if (payment.captureLater()) {
+                payments.capture(payment, line.booking(), due);
+            }
+            store.addPaid(line.booking(), due);
         }
-        if (payment.captureLater()) {
-            payments.capture(payment, line.booking(), line.dueNow());
-        }
-        store.addPaid(line.booking(), line.dueNow());
+        return due;
     }
 
     private void giveBack(Payment payment, Money amount, String why) {

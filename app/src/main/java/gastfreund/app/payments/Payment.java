@@ -35,6 +35,9 @@ public record Payment(
     /** The name of what is paid on the spot, where no gateway has to do with it. */
     public static final String ON_THE_SPOT = "on-the-spot";
 
+    /** The name of what was paid before the house came here, at a gateway that is not known here. */
+    public static final String ELSEWHERE = "elsewhere";
+
     /** What the house has of it. */
     public Money kept() {
         return captured.minus(refunded);
@@ -51,7 +54,8 @@ public record Payment(
         return kept().isPositive();
     }
 
-    public boolean isOnTheSpot() {
-        return gateway.equals(ON_THE_SPOT);
+    /** Whether no gateway can give it back, so that the host does so by hand. */
+    public boolean isByHand() {
+        return gateway.equals(ON_THE_SPOT) || gateway.equals(ELSEWHERE);
     }
 }

@@ -71,10 +71,8 @@ public class PaymentService {
     }
 
     /** Writes down a payment that was made elsewhere before, as captured. */
-    public void record(long order, Money amount, String reference) {
-        String id = want(order, amount, false);
-        store.answered(id, new Gateway.Told(reference, PaymentState.CAPTURED, "", null, clock.instant()));
-        store.move(id, PaymentState.CAPTURED, "");
+    public void recordElsewhere(long order, BookingId booking, Money amount) {
+        store.move(insert(order, booking, Payment.ELSEWHERE, amount, false), PaymentState.CAPTURED, "");
     }
 
     /** Writes down money that was paid on the spot for a booking. */
@@ -207,19 +205,19 @@ public class PaymentService {
 
     /**
      * Decides to give back an amount of what was paid for an order, from its payments in the order in which they came:
-     * first those through a gateway, then those on the spot, which are handed back by hand.
+     * first those through a gateway, then those that are handed back by hand.
      *
-     * @return what goes back through gateways; the rest is handed back on the spot
+     * @return what goes back through gateways; the rest is handed back by hand
      * @throws IllegalArgumentException where more is to go back than was paid
      */
     public Money refundOrder(long order, Money amount, String why) {
         Money left = amount;
         Money through = Money.ZERO;
         List<Payment> all = store.ofOrder(order);
-        for (Payment payment : all.stream().sorted(Comparator.comparing(Payment::isOnTheSpot)).toList()) {
+        for (Payment payment : all.stream().sorted(Comparator.comparing(Payment::isByHand)).toList()) {
             Money part = left.atMost(refundable(payment));
             if (part.isPositive()) {
-                if (payment.isOnTheSpot()) {
+                if (payment.isByHand()) {
                     account(payment, Step.Kind.REFUND, part);
                 } else {
                     refund(payment, part, why);
@@ -239,7 +237,7 @@ public class PaymentService {
      * out in the order in which they were decided, so that a capture comes before the refund of what it takes.
      */
     private Money refundable(Payment payment) {
-        if (payment.isOnTheSpot()) {
+        if (payment.isByHand()) {
             return payment.kept();
         }
         Money taken = payment.captureLater() ? decided(payment, Step.Kind.CAPTURE) : payment.captured();
@@ -266,7 +264,7 @@ public class PaymentService {
 
     /** Carries out what was decided. */
     void carryOutSteps() {
-        for (Step step : store.stepsToDo()) {
+        for (Step step : store.stepsToDo(clock.instant())) {
             Payment payment = store.find(step.payment()).orElseThrow();
             try {
                 String key = step.kind().code() + "-" + step.id();
@@ -278,6 +276,7 @@ public class PaymentService {
                 transaction.executeWithoutResult(status -> carriedOut(step));
             } catch (GatewayException e) {
                 LOG.warn("{} {} will be tried again: {}", step.kind().code(), step.id(), e.getMessage());
+                transaction.executeWithoutResult(status -> store.failed(step, clock.instant()));
             }
         }
     }

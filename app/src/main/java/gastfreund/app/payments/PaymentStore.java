@@ -125,9 +125,21 @@ class PaymentStore {
                 .update();
     }
 
-    /** What the gateway has not yet done, the oldest first. */
-    List<Step> stepsToDo() {
-        return jdbc.sql("SELECT * FROM payment_steps WHERE done_at IS NULL ORDER BY asked_at, rowid LIMIT 100")
+    /**
+     * What the gateway has not yet done and is to be asked now, the oldest first; a payment's later steps wait for its
+     * earlier ones.
+     */
+    List<Step> stepsToDo(Instant now) {
+        return jdbc.sql(
+                        """
+                        SELECT * FROM payment_steps s
+                        WHERE done_at IS NULL AND next_try <= ?
+                          AND NOT EXISTS (SELECT 1 FROM payment_steps e
+                                          WHERE e.payment = s.payment AND e.done_at IS NULL AND e.rowid < s.rowid)
+                        ORDER BY s.rowid
+                        LIMIT 100
+                        """)
+                .param(now.getEpochSecond())
                 .query(PaymentStore::step)
                 .list();
     }
@@ -148,6 +160,13 @@ class PaymentStore {
                 Step.Kind.valueOf(row.getString("kind").toUpperCase(Locale.ROOT)),
                 booking == null ? null : new BookingId(booking),
                 Money.ofMinor(row.getLong("amount")));
+    }
+
+    /** Notes that the gateway could not be asked; the pauses grow up to an hour. */
+    void failed(Step step, Instant now) {
+        jdbc.sql("UPDATE payment_steps SET tries = tries + 1, next_try = ? + min(3600, 3 << min(tries, 11)) WHERE id = ?")
+                .params(now.getEpochSecond(), step.id())
+                .update();
     }
 
     /** Notes that a step was carried out; false where it was noted before. */

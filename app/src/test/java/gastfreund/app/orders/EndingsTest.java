@@ -253,6 +253,34 @@ class EndingsTest extends DemoHouseTest {
     }
 
     @Test
+    void moneyForWhatWasCancelledMeanwhileGoesBack() {
+        Answer.Entry entry = opening("wheel-evenings", "150", 1, 13);
+        String basket = keep("wheel-evenings", "150", 1, entry.time().start());
+        String to = order(basket, "Basil Horn", "basil@post.example");
+        Order order = orders.newest(1).get(0);
+        assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
+        cancel(order, Map.of("refund", 0));
+        assertThat(line(order).status()).isEqualTo(BookingStatus.CANCELLED);
+        get(pay(to, "WORKS"));
+        await().untilAsserted(() -> assertThat(payment(order)).isEqualTo("refunded 4200 0 4200"));
+        assertThat(now(order).paid()).isEqualTo(Money.ZERO);
+        ledgersAgree(order);
+    }
+
+    @Test
+    void whatWasPaidElsewhereIsGivenBackByHand() {
+        Order order = orders.byNumber(jdbc.sql(
+                                "SELECT min(o.number) FROM orders o JOIN bookings b ON b.order_id = o.id "
+                                        + "WHERE b.status = 'confirmed' AND b.offer = 'wheel-hire' AND o.basket IS NULL")
+                        .query(Long.class)
+                        .single())
+                .orElseThrow();
+        Money paid = line(order).paid();
+        assertThat(endings.refund(order, line(order).booking(), paid, "", HOST)).isEqualTo(Endings.Outcome.DONE);
+        assertThat(payment(order)).isEqualTo("refunded " + paid.minor() + " 0 " + paid.minor());
+    }
+
+    @Test
     void whoPaysThereIsBookedAtOnceAndTheHostNotesTheMoney() {
         Answer.Entry entry = opening("wheel-evenings", "150", 1, 6);
         String basket = keep("wheel-evenings", "150", 1, entry.time().start());
