@@ -6,6 +6,7 @@ import gastfreund.app.house.Settings;
 import gastfreund.app.orders.Contact;
 import gastfreund.app.orders.OrderIntake;
 import gastfreund.core.openings.Booking;
+import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.time.HouseZone;
 import gastfreund.housefile.HouseFile;
 import java.io.IOException;
@@ -82,7 +83,9 @@ class DemoHouse implements ApplicationRunner {
         Instant placed = clock.instant().minus(BOOKED_EVERY.multipliedBy(bookings.size() + 1L));
         for (Booking booking : bookings) {
             placed = placed.plus(BOOKED_EVERY);
-            intake.take(booking, contact(json.at("/house/extra/guests").path(booking.id().value())), placed);
+            boolean asks = booking.status() == BookingStatus.REQUESTED;
+            Instant when = asks ? clock.instant().minus(BOOKED_EVERY) : placed;
+            intake.take(booking, contact(json.at("/house/extra/guests").path(booking.id().value())), when);
         }
         file.busy().forEach(intake::take);
     }

@@ -55,7 +55,7 @@ public class OrderIntake {
         long order = store.insert(tokens.next(), null, contact, Locale.ENGLISH, OrderStatus.PLACED, quote, null, placed);
         store.insertLine(order, 0, booking.id(), quote.lines().get(0), offer.taxRate());
         if (quote.dueNow().isPositive()) {
-            payments.recordElsewhere(order, booking.id(), quote.dueNow());
+            payments.recordElsewhere(order, booking.id(), quote.dueNow(), placed);
             store.addPaid(booking.id(), quote.dueNow());
         }
     }

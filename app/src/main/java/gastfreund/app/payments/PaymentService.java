@@ -6,6 +6,7 @@ import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.orders.PaymentState;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -71,8 +72,10 @@ public class PaymentService {
     }
 
     /** Writes down a payment that was made elsewhere before, as captured. */
-    public void recordElsewhere(long order, BookingId booking, Money amount) {
-        store.move(insert(order, booking, Payment.ELSEWHERE, amount, false), PaymentState.CAPTURED, "");
+    public void recordElsewhere(long order, BookingId booking, Money amount, Instant when) {
+        String id = tokens.next();
+        store.insert(id, order, booking, Payment.ELSEWHERE, amount, false, when);
+        store.move(id, PaymentState.CAPTURED, "");
     }
 
     /** Writes down money that was paid on the spot for a booking. */

@@ -104,6 +104,18 @@ public final class Shots {
         page.locator("button[type=submit]").click();
         page.waitForURL("**/bookings/**");
         take(page, "booking" + suffix);
+        if (wide) {
+            String booking = page.url();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cancel this booking")).first().click();
+            page.waitForURL("**/cancel");
+            take(page, "cancel");
+            page.navigate(booking);
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Move to another time")).first().click();
+            page.waitForURL("**/move");
+            take(page, "move");
+            page.navigate(address + "/offers/firing?length=glaze");
+            take(page, "request");
+        }
     }
 
     private void desk() {
@@ -121,6 +133,9 @@ public final class Shots {
         take(page, "board");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Open the order")).click();
         page.waitForURL("**/orders/**");
+        page.locator(".decisions summary").last().click();
         take(page, "order");
+        page.navigate(address + "/desk/orders");
+        take(page, "orders");
     }
 }
