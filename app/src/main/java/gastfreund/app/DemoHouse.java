@@ -10,6 +10,7 @@ import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.time.HouseZone;
 import gastfreund.housefile.HouseFile;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -22,8 +23,7 @@ import java.time.temporal.TemporalAdjusters;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 
@@ -32,7 +32,7 @@ import tools.jackson.databind.JsonNode;
  * that they lie around today on the weekdays they were written for.
  */
 @Component
-class DemoHouse implements ApplicationRunner {
+class DemoHouse implements SmartInitializingSingleton {
 
     /** The demo's sign-in, printed by the launcher and in the README. */
     private static final String EMAIL = "okka@quillmere.example";
@@ -56,10 +56,15 @@ class DemoHouse implements ApplicationRunner {
         this.clock = clock;
     }
 
+    /** Before the first page is served, so that nobody meets an empty house. */
     @Override
-    public void run(ApplicationArguments arguments) throws IOException {
+    public void afterSingletonsInstantiated() {
         if (settings.demoFolder().isPresent() && catalogues.find().isEmpty()) {
-            fill(settings.demoFolder().get());
+            try {
+                fill(settings.demoFolder().get());
+            } catch (IOException e) {
+                throw new UncheckedIOException("the demo house cannot be read", e);
+            }
         }
     }
 

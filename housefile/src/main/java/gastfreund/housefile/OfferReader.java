@@ -94,7 +94,7 @@ final class OfferReader {
                 confirm,
                 node.member("contested").map(Node::truth).orElse(false),
                 addOns(node),
-                node.elements("priceRules").stream().map(payments::priceRule).toList(),
+                node.elements("priceRules").stream().map(r -> payments.priceRule(r, lengths)).toList(),
                 payments.payment(node),
                 payments.terms(node),
                 node.member("taxPercent").map(PaymentReader::rate).orElse(Percent.ZERO)));
@@ -122,10 +122,14 @@ final class OfferReader {
                             max))
                     .ifPresent(lengths::add);
         }
-        if (lengths.stream().map(Length::id).distinct().count() != lengths.size()) {
+        distinct(node, lengths.stream().map(Length::id).toList());
+        return lengths;
+    }
+
+    private static void distinct(Node node, List<?> ids) {
+        if (ids.stream().distinct().count() != ids.size()) {
             node.problem("has two with the same id");
         }
-        return lengths;
     }
 
     private Starts starts(Node node) {
@@ -248,6 +252,7 @@ final class OfferReader {
                             Minutes.of(addOn.integer("minutes", 0, MOST_MINUTES, 0))))
                     .ifPresent(addOns::add);
         }
+        distinct(node.at("addOns"), addOns.stream().map(AddOn::id).toList());
         return addOns;
     }
 }

@@ -2,6 +2,7 @@ package gastfreund.housefile;
 
 import gastfreund.core.money.Money;
 import gastfreund.core.money.Percent;
+import gastfreund.core.offers.Length;
 import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Payment;
@@ -53,7 +54,8 @@ final class PaymentReader {
         return percent(node, 0, 100);
     }
 
-    PriceRule priceRule(Node node) {
+    /** @param lengths of the offer, which a rule may name */
+    PriceRule priceRule(Node node, List<Length> lengths) {
         node.object(
                 "percent", "add", "set", "from", "to", "days", "dates", "hoursBeforeAtLeast", "hoursBeforeLessThan",
                 "partyAtLeast", "partyLessThan", "staff", "places", "lengths");
@@ -72,7 +74,15 @@ final class PaymentReader {
                         node.integer("partyAtLeast", 0, MOST_HOURS), node.integer("partyLessThan", 0, MOST_HOURS)),
                 ids(node, "staff", n -> new StaffId(references.staff(n))),
                 ids(node, "places", n -> new PlaceId(references.place(n))),
-                ids(node, "lengths", n -> new LengthId(n.text())));
+                ids(node, "lengths", n -> lengthOf(n, lengths)));
+    }
+
+    private static LengthId lengthOf(Node node, List<Length> lengths) {
+        LengthId id = new LengthId(node.text());
+        if (lengths.stream().noneMatch(l -> l.id().equals(id))) {
+            node.problem("is no length of the offer");
+        }
+        return id;
     }
 
     private static OptionalInt timeOfDay(Node node, String name, boolean endOfDayToo) {
@@ -92,7 +102,7 @@ final class PaymentReader {
             return new PriceRule.Change.Add(Money.ZERO);
         }
         if (node.has("percent")) {
-            return new PriceRule.Change.Share(percent(node.required("percent"), -100, 1000));
+            return new PriceRule.Change.Share(percent(node.required("percent"), -MOST_HOURS, MOST_HOURS));
         }
         long most = OfferReader.MOST_MONEY;
         return node.has("add")

@@ -60,6 +60,38 @@ class HouseFileTest {
                         "offers[0].payment.balance: goes with \"when\": \"deposit\" only");
     }
 
+    @Test
+    void whatTheFormatNamesAsErrorsIsOne() {
+        String offer =
+                """
+                {"format": "gastfreund-house/1", "house": {"name": "H", "zone": "Europe/Berlin", "currency": "EUR"},
+                 "offers": [{"id": "o", "title": "O", "lengths": [{"id": "l", "minutes": 60, "price": 100, %s}], %s}],
+                 "promoCodes": [{"code": "SPRING", "percent": 10}, {"code": " spring", "amount": 1}],
+                 "bookings": [{"id": "b", "offer": "x", "start": "2027-01-11T10:00:30+01:00", "minutes": 60,
+                               "status": "held"}]}
+                """;
+        assertThat(problems(offer.formatted(
+                        "\"units\": {\"min\": 0}",
+                        """
+                        "contested": true, "sharing": "shared",
+                        "addOns": [{"id": "a", "title": "A", "price": 1}, {"id": "a", "title": "B", "price": 2}],
+                        "priceRules": [{"percent": 5, "lengths": ["m"]}, {"percent": 5, "add": 1}],
+                        "terms": {"cancel": [{"hoursBefore": 2, "keep": {"all": true}}, {"hoursBefore": 2, "keep": {"percent": 1}}]}
+                        """)))
+                .contains(
+                        "offers[0].lengths[0].units.min: must be from 1 to 1000000",
+                        "offers[0].lengths[0].units.max: is missing",
+                        "offers[0].seats: is missing",
+                        "offers[0].addOns: has two with the same id",
+                        "offers[0].priceRules[0].lengths[0]: is no length of the offer",
+                        "offers[0].priceRules[1]: must have exactly one of percent, add, set",
+                        "promoCodes[1]: is equal to another code",
+                        "bookings[0].offer: there is no offer x")
+                .anyMatch(p -> p.startsWith("offers[0].terms: ") && p.contains("equal hoursBefore"))
+                .anyMatch(p -> p.startsWith("offers[0]: ") && p.contains("contested"))
+                .anyMatch(p -> p.startsWith("bookings[0]: "));
+    }
+
     private static String timetable(String entry) {
         return """
                 {"format": "gastfreund-house/1", "house": {"name": "H", "zone": "Europe/Berlin", "currency": "EUR"},

@@ -6,10 +6,12 @@ import gastfreund.housefile.HouseFile;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import tools.jackson.databind.JsonNode;
 
 /** Gives the catalogue, read once and kept until it is changed: one process serves one house. */
@@ -17,6 +19,7 @@ import tools.jackson.databind.JsonNode;
 public class CatalogueService {
 
     /** There is no house yet. */
+    @ResponseStatus(HttpStatus.NOT_FOUND)
     public static final class NoHouseException extends RuntimeException {
         public NoHouseException() {
             super("there is no house yet");

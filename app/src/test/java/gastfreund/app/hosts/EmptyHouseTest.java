@@ -43,6 +43,8 @@ class EmptyHouseTest {
         assertThat(mvc.get().uri("/desk/sign-in")).hasRedirectedUrl("/desk/welcome");
         assertThat(mvc.get().uri("/desk/welcome")).hasStatusOk().bodyText().contains("Welcome to your house");
 
+        assertThat(mvc.get().uri("/offers/wheel-hire")).hasStatus(404);
+
         WelcomeForm form = new WelcomeForm("Mill", "Europe/Lisbon", "EUR", "Ana", "ana@mill.example", "three wet stones");
         assertThat(hosts.makeFirst(form)).isTrue();
         assertThat(hosts.makeFirst(form)).isFalse();
