@@ -187,6 +187,17 @@ CREATE TABLE journal (
 
 CREATE INDEX journal_by_order ON journal (order_id);
 
+-- Receipts and credit notes: numbered without gaps, and kept as they were issued.
+CREATE TABLE documents (
+    number    INTEGER PRIMARY KEY,
+    order_id  INTEGER NOT NULL REFERENCES orders (id),
+    kind      TEXT    NOT NULL CHECK (kind IN ('receipt', 'credit-note')),
+    issued_at INTEGER NOT NULL,
+    content   TEXT    NOT NULL
+) STRICT;
+
+CREATE INDEX documents_by_order ON documents (order_id);
+
 CREATE TABLE outbox (
     id         TEXT    PRIMARY KEY,
     order_id   INTEGER REFERENCES orders (id),

@@ -41,6 +41,7 @@ class BookingPageController {
     private final Endings endings;
     private final Balances balances;
     private final Moves moves;
+    private final Documents documents;
     private final Clock clock;
     private final OrderPages pages;
     private final OrderLetters letters;
@@ -51,6 +52,7 @@ class BookingPageController {
             Endings endings,
             Balances balances,
             Moves moves,
+            Documents documents,
             OrderPages pages,
             OrderLetters letters,
             PaymentService payments,
@@ -59,6 +61,7 @@ class BookingPageController {
         this.orders = orders;
         this.balances = balances;
         this.moves = moves;
+        this.documents = documents;
         this.endings = endings;
         this.pages = pages;
         this.letters = letters;
@@ -81,6 +84,7 @@ class BookingPageController {
         model.addAttribute("paid", paid);
         model.addAttribute("balances", balances);
         model.addAttribute("moves", moves);
+        model.addAttribute("documents", documents.ofOrder(order));
         model.addAttribute("now", clock.instant());
         model.addAttribute("authorised", authorised);
         model.addAttribute("later", order.balance().minus(authorised).notBelowZero());

@@ -31,9 +31,11 @@ public class Endings {
     private final CatalogueService catalogues;
     private final PaymentService payments;
     private final OrderLetters letters;
+    private final Documents documents;
     private final Clock clock;
 
-    Endings(OrderStore store, CatalogueService catalogues, PaymentService payments, OrderLetters letters, Clock clock) {
+    Endings(OrderStore store, CatalogueService catalogues, PaymentService payments, OrderLetters letters, Documents documents, Clock clock) {
+        this.documents = documents;
         this.store = store;
         this.catalogues = catalogues;
         this.payments = payments;
@@ -128,7 +130,9 @@ public class Endings {
                 store.addPaid(booking, amount);
             }
         });
-        letters.accepted(now(order), now(order).line(booking).orElseThrow());
+        OrderLine accepted = now(order).line(booking).orElseThrow();
+        documents.receipt(order, List.of(accepted));
+        letters.accepted(now(order), accepted);
         return Outcome.DONE;
     }
 
@@ -191,6 +195,7 @@ public class Endings {
     private void giveBack(Order order, OrderLine line, Money amount, String why) {
         payments.refundOrder(order.id(), amount, why);
         store.addPaid(line.booking(), Money.ZERO.minus(amount));
+        documents.creditNote(order, line, amount);
     }
 
     private void move(Order order, OrderLine line, BookingStatus to, String why, String who) {

@@ -37,6 +37,7 @@ public class Moves {
     private final OpeningsService openings;
     private final PaymentService payments;
     private final OrderLetters letters;
+    private final Documents documents;
     private final Clock clock;
 
     Moves(
@@ -45,7 +46,9 @@ public class Moves {
             OpeningsService openings,
             PaymentService payments,
             OrderLetters letters,
+            Documents documents,
             Clock clock) {
+        this.documents = documents;
         this.store = store;
         this.catalogues = catalogues;
         this.openings = openings;
@@ -111,6 +114,7 @@ public class Moves {
         if (proposal.back().isPositive()) {
             payments.refundOrder(order.id(), proposal.back(), "moved");
             store.addPaid(booking, Money.ZERO.minus(proposal.back()));
+            documents.creditNote(current, line, proposal.back());
         }
         String status = line.status().code();
         String why = "moved from " + catalogues.catalogue().zone().localOf(line.time().start());

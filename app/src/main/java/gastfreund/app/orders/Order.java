@@ -2,6 +2,7 @@ package gastfreund.app.orders;
 
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.BookingStatus;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
@@ -45,6 +46,11 @@ public record Order(
     /** The lines that stand or wait. */
     public List<OrderLine> standing() {
         return lines.stream().filter(OrderLine::stands).toList();
+    }
+
+    /** The lines that are booked for certain. */
+    public List<OrderLine> booked() {
+        return lines.stream().filter(l -> l.status() == BookingStatus.CONFIRMED).toList();
     }
 
     /** The lines whose places went back. */

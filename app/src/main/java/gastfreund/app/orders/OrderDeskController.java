@@ -19,8 +19,10 @@ class OrderDeskController {
     private final OrderPages pages;
     private final PaymentService payments;
     private final Endings endings;
+    private final Documents documents;
 
-    OrderDeskController(OrderService orders, OrderPages pages, PaymentService payments, Endings endings) {
+    OrderDeskController(OrderService orders, OrderPages pages, PaymentService payments, Endings endings, Documents documents) {
+        this.documents = documents;
         this.endings = endings;
         this.orders = orders;
         this.pages = pages;
@@ -44,6 +46,7 @@ class OrderDeskController {
         model.addAttribute("paid", order.paid());
         model.addAttribute("journal", orders.journal(order));
         model.addAttribute("endings", endings);
+        model.addAttribute("documents", documents.ofOrder(order));
         return "orders/desk-order";
     }
 }

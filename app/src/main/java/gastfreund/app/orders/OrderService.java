@@ -37,6 +37,7 @@ public class OrderService {
     private final Places places;
     private final PaymentService payments;
     private final OrderLetters letters;
+    private final Documents documents;
     private final Tokens tokens;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -48,6 +49,7 @@ public class OrderService {
             Places places,
             PaymentService payments,
             OrderLetters letters,
+            Documents documents,
             Tokens tokens,
             TransactionTemplate transaction,
             Clock clock) {
@@ -57,6 +59,7 @@ public class OrderService {
         this.places = places;
         this.payments = payments;
         this.letters = letters;
+        this.documents = documents;
         this.tokens = tokens;
         this.transaction = transaction;
         this.clock = clock;
@@ -123,6 +126,7 @@ public class OrderService {
         }
         Order order = store.byId(id).orElseThrow();
         if (!waits) {
+            documents.receipt(order, order.booked());
             letters.placed(order);
         }
         String payment = quote.dueNow().isZero() ? null : payments.want(id, quote.dueNow(), isAuthorisedFirst(order));

@@ -25,6 +25,7 @@ class Outcomes {
     private final Places places;
     private final PaymentService payments;
     private final OrderLetters letters;
+    private final Documents documents;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
@@ -34,6 +35,7 @@ class Outcomes {
             Places places,
             PaymentService payments,
             OrderLetters letters,
+            Documents documents,
             TransactionTemplate transaction,
             Clock clock) {
         this.store = store;
@@ -41,6 +43,7 @@ class Outcomes {
         this.places = places;
         this.payments = payments;
         this.letters = letters;
+        this.documents = documents;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -108,7 +111,9 @@ class Outcomes {
         if (!stands) {
             letters.tooLate(after, back);
         } else if (!told) {
-            letters.placed(store.byId(order.id()).orElseThrow());
+            Order placed = store.byId(order.id()).orElseThrow();
+            documents.receipt(placed, placed.booked());
+            letters.placed(placed);
         }
     }
 

@@ -281,6 +281,31 @@ class EndingsTest extends DemoHouseTest {
     }
 
     @Test
+    void aReceiptAndACreditNoteAreIssuedAndCanBeRead() throws Exception {
+        Order order = paid("wheel-hire", "60", 24, "WORKS");
+        Money paid = line(order).paid();
+        cancel(order, Map.of("refund", paid.minor()));
+        Matcher links = Pattern.compile("/bookings/[^\"]+/documents/(\\d+)\\.pdf").matcher(get("/bookings/" + order.token()).body());
+        List<String> paths = links.results().map(m -> m.group()).toList();
+        assertThat(paths).hasSize(2);
+        String receipt = text(paths.get(0));
+        String credit = text(paths.get(1));
+        assertThat(receipt).contains("Quillmere Clay House", "Receipt ", "Wheel hire", "contains 19", "Order " + order.number());
+        assertThat(credit).contains("Credit note ", "Comes back to you");
+        long first = Long.parseLong(paths.get(0).replaceAll(".*/(\\d+)\\.pdf", "$1"));
+        assertThat(paths.get(1)).endsWith("/" + (first + 1) + ".pdf");
+        assertThat(get("/bookings/" + order.token() + "/documents/1.pdf").statusCode()).isEqualTo(404);
+    }
+
+    private String text(String path) throws Exception {
+        byte[] pdf = java.net.http.HttpClient.newHttpClient()
+                .send(HttpRequest.newBuilder(URI.create(address(path))).build(), HttpResponse.BodyHandlers.ofByteArray())
+                .body();
+        com.lowagie.text.pdf.PdfReader reader = new com.lowagie.text.pdf.PdfReader(pdf);
+        return new com.lowagie.text.pdf.parser.PdfTextExtractor(reader).getTextFromPage(1);
+    }
+
+    @Test
     void whoPaysThereIsBookedAtOnceAndTheHostNotesTheMoney() {
         Answer.Entry entry = opening("wheel-evenings", "150", 1, 6);
         String basket = keep("wheel-evenings", "150", 1, entry.time().start());
