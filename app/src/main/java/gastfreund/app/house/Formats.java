@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
 import java.util.Currency;
 import java.util.Locale;
 import java.util.Optional;
@@ -64,6 +65,11 @@ public final class Formats {
     /** {@code from 48 €}, or that it costs nothing. */
     public String fromMoney(Money money) {
         return money.isZero() ? shortMoney(money) : text("house.from", shortMoney(money));
+    }
+
+    /** {@code 21 January 2027}, with its year, as papers want it. */
+    public String fullDate(Instant instant) {
+        return DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(locale).format(zone.dateOf(instant));
     }
 
     /** The amount as a field shows it, without the currency: {@code 26.00}. */

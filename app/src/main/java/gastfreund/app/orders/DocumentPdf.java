@@ -24,6 +24,7 @@ final class DocumentPdf {
     private static final Color QUIET = new Color(0x66, 0x60, 0x6a);
     private static final Color LINE = new Color(0xe5, 0xdc, 0xd0);
     private static final float MARGIN = 64;
+    private static final float LEADING = 1.45f;
 
     private final Document document;
     private final Formats f;
@@ -47,7 +48,7 @@ final class DocumentPdf {
             title.setSpacingBefore(34);
             pdf.add(title);
             pdf.add(new Paragraph(
-                    f.text("document.about", Long.toString(document.order()), f.moment(document.issued())),
+                    f.text("document.about", Long.toString(document.order()), f.fullDate(document.issued())),
                     font(false, 10, QUIET)));
             Paragraph guest = new Paragraph(f.text("document.for", document.guest()), font(false, 10, QUIET));
             guest.setSpacingAfter(22);
@@ -92,6 +93,7 @@ final class DocumentPdf {
         cell.setBorder(lined ? Rectangle.BOTTOM : Rectangle.NO_BORDER);
         cell.setBorderColor(LINE);
         cell.setPadding(0);
+        cell.setLeading(0, LEADING);
         cell.setPaddingTop(8);
         cell.setPaddingBottom(lined ? 12 : 2);
         table.addCell(cell);
