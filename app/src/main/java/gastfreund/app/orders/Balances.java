@@ -21,6 +21,7 @@ public class Balances {
     /** How long after the first mail the second one goes. */
     private static final Duration REMINDED_AFTER = Duration.ofHours(20);
 
+    private final OrderService orders;
     private final OrderStore store;
     private final CatalogueService catalogues;
     private final PaymentService payments;
@@ -29,12 +30,14 @@ public class Balances {
     private final Clock clock;
 
     Balances(
+            OrderService orders,
             OrderStore store,
             CatalogueService catalogues,
             PaymentService payments,
             OrderLetters letters,
             TransactionTemplate transaction,
             Clock clock) {
+        this.orders = orders;
         this.store = store;
         this.catalogues = catalogues;
         this.payments = payments;
@@ -86,8 +89,6 @@ public class Balances {
                 .map(Payment::id)
                 .findFirst()
                 .orElseGet(() -> transaction.execute(s -> payments.wantBalance(order.id(), booking, line.unpaid())));
-        String currency = catalogues.catalogue().house().currency().getCurrencyCode();
-        String title = catalogues.catalogue().house().name() + " · " + order.number();
-        return Optional.of(payments.create(payment, currency, title, "/bookings/" + order.token() + "/paid").payUrl());
+        return Optional.of(orders.atGateway(order, payment).payUrl());
     }
 }

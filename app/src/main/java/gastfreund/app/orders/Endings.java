@@ -6,7 +6,6 @@ import gastfreund.app.payments.PaymentService;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
-import gastfreund.core.orders.BookingSteps;
 import gastfreund.core.terms.Terms;
 import java.time.Clock;
 import java.time.Duration;
@@ -28,18 +27,27 @@ public class Endings {
     }
 
     private final OrderStore store;
+    private final BookingJournal journal;
     private final CatalogueService catalogues;
     private final PaymentService payments;
     private final OrderLetters letters;
     private final Documents documents;
     private final Clock clock;
 
-    Endings(OrderStore store, CatalogueService catalogues, PaymentService payments, OrderLetters letters, Documents documents, Clock clock) {
-        this.documents = documents;
+    Endings(
+            OrderStore store,
+            BookingJournal journal,
+            CatalogueService catalogues,
+            PaymentService payments,
+            OrderLetters letters,
+            Documents documents,
+            Clock clock) {
         this.store = store;
+        this.journal = journal;
         this.catalogues = catalogues;
         this.payments = payments;
         this.letters = letters;
+        this.documents = documents;
         this.clock = clock;
     }
 
@@ -68,7 +76,7 @@ public class Endings {
             return Outcome.CHANGED;
         }
         end(order, line, BookingStatus.CANCELLED, refund, why, "guest");
-        letters.ended(now(order), now(order).line(booking).orElseThrow(), "cancelled", refund, true);
+        tellEnd(order, booking, "cancelled", refund, true);
         return Outcome.DONE;
     }
 
@@ -85,7 +93,7 @@ public class Endings {
             return Outcome.CHANGED;
         }
         end(order, line, BookingStatus.CANCELLED, refund, why, host);
-        letters.ended(now(order), now(order).line(booking).orElseThrow(), "cancelled-by-host", refund, tell);
+        tellEnd(order, booking, "cancelled-by-host", refund, tell);
         return Outcome.DONE;
     }
 
@@ -97,8 +105,9 @@ public class Endings {
             return Outcome.CHANGED;
         }
         giveBack(order, line, amount, why);
-        note(order, line, line.status(), why, host);
-        letters.refunded(now(order), now(order).line(booking).orElseThrow(), amount);
+        journal.note(order, line, host, why, clock.instant());
+        Order after = now(order);
+        letters.refunded(after, after.line(booking).orElseThrow(), amount);
         return Outcome.DONE;
     }
 
@@ -111,7 +120,7 @@ public class Endings {
         }
         payments.recordOnTheSpot(order.id(), booking, amount);
         store.addPaid(booking, amount);
-        note(order, line, line.status(), "paid on the spot", host);
+        journal.note(order, line, host, "paid on the spot", clock.instant());
         return Outcome.DONE;
     }
 
@@ -122,7 +131,7 @@ public class Endings {
         if (line.status() != BookingStatus.REQUESTED) {
             return Outcome.CHANGED;
         }
-        move(order, line, BookingStatus.CONFIRMED, "", host);
+        journal.move(order, line, BookingStatus.CONFIRMED, host, "", clock.instant());
         authorised(order).ifPresent(p -> {
             Money amount = line.dueNow().atMost(payments.undecided(p));
             if (amount.isPositive()) {
@@ -130,9 +139,10 @@ public class Endings {
                 store.addPaid(booking, amount);
             }
         });
-        OrderLine accepted = now(order).line(booking).orElseThrow();
-        documents.receipt(order, List.of(accepted));
-        letters.accepted(now(order), accepted);
+        Order after = now(order);
+        OrderLine accepted = after.line(booking).orElseThrow();
+        documents.receipt(after, List.of(accepted));
+        letters.accepted(after, accepted);
         return Outcome.DONE;
     }
 
@@ -144,7 +154,7 @@ public class Endings {
             return Outcome.CHANGED;
         }
         end(order, line, BookingStatus.DECLINED, Money.ZERO, why, host);
-        letters.ended(now(order), now(order).line(booking).orElseThrow(), "declined", null, true);
+        tellEnd(order, booking, "declined", null, true);
         return Outcome.DONE;
     }
 
@@ -161,8 +171,13 @@ public class Endings {
         OrderLine line = current(order, booking);
         if (line.status() == BookingStatus.REQUESTED) {
             end(order, line, BookingStatus.LAPSED, Money.ZERO, "nobody answered in time", "house");
-            letters.ended(now(order), now(order).line(booking).orElseThrow(), "unanswered", null, true);
+            tellEnd(order, booking, "unanswered", null, true);
         }
+    }
+
+    private void tellEnd(Order order, BookingId booking, String kind, Money back, boolean tellGuest) {
+        Order after = now(order);
+        letters.ended(after, after.line(booking).orElseThrow(), kind, back, tellGuest);
     }
 
     private Order now(Order order) {
@@ -178,7 +193,7 @@ public class Endings {
     }
 
     private void end(Order order, OrderLine line, BookingStatus to, Money refund, String why, String who) {
-        move(order, line, to, why, who);
+        journal.move(order, line, to, who, why, clock.instant());
         if (line.status() == BookingStatus.REQUESTED) {
             authorised(order).ifPresent(p -> {
                 Money amount = line.dueNow().atMost(payments.undecided(p));
@@ -196,21 +211,5 @@ public class Endings {
         payments.refundOrder(order.id(), amount, why);
         store.addPaid(line.booking(), Money.ZERO.minus(amount));
         documents.creditNote(order, line, amount);
-    }
-
-    private void move(Order order, OrderLine line, BookingStatus to, String why, String who) {
-        if (!BookingSteps.allows(line.status(), to)) {
-            throw new IllegalStateException("a booking cannot go from " + line.status() + " to " + to);
-        }
-        store.moveBooking(line.booking(), to);
-        note(order, line, to, why, who);
-    }
-
-    private void note(Order order, OrderLine line, BookingStatus to, String why, String who) {
-        Instant now = clock.instant();
-        store.write(
-                new JournalEntry(
-                        order.id(), "booking", line.booking().value(), line.status().code(), to.code(), who, why, now),
-                now);
     }
 }

@@ -33,6 +33,7 @@ public class Moves {
     public record Proposal(Interval time, Answer.Judged option, Money total, Money back, Money more) {}
 
     private final OrderStore store;
+    private final BookingJournal journal;
     private final CatalogueService catalogues;
     private final OpeningsService openings;
     private final PaymentService payments;
@@ -42,6 +43,7 @@ public class Moves {
 
     Moves(
             OrderStore store,
+            BookingJournal journal,
             CatalogueService catalogues,
             OpeningsService openings,
             PaymentService payments,
@@ -50,6 +52,7 @@ public class Moves {
             Clock clock) {
         this.documents = documents;
         this.store = store;
+        this.journal = journal;
         this.catalogues = catalogues;
         this.openings = openings;
         this.payments = payments;
@@ -116,10 +119,8 @@ public class Moves {
             store.addPaid(booking, Money.ZERO.minus(proposal.back()));
             documents.creditNote(current, line, proposal.back());
         }
-        String status = line.status().code();
         String why = "moved from " + catalogues.catalogue().zone().localOf(line.time().start());
-        store.write(
-                new JournalEntry(order.id(), "booking", booking.value(), status, status, "guest", why, now), now);
+        journal.note(current, line, "guest", why, now);
         Order after = store.byId(order.id()).orElseThrow();
         letters.moved(after, after.line(booking).orElseThrow(), proposal.back());
         return Endings.Outcome.DONE;

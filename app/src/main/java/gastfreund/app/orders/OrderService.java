@@ -170,19 +170,29 @@ public class OrderService {
                 .filter(p -> p.state().isOpen())
                 .map(Payment::id)
                 .findFirst()
-                .orElseGet(() -> transaction.execute(s -> payments.want(order.id(), unpaid(current), isAuthorisedFirst(current))));
+                .orElseGet(() -> transaction.execute(
+                        s -> payments.want(order.id(), unpaid(current), isAuthorisedFirst(current))));
         return Optional.of(goTo(current, wanted).payUrl());
     }
 
     private Payment goTo(Order order, String payment) {
+        Payment created = atGateway(order, payment);
+        transaction.executeWithoutResult(s -> store.extendHolds(order.id(), created.expires()));
+        return created;
+    }
+
+    /**
+     * Makes a wanted payment of an order at the gateway.
+     *
+     * @throws GatewayException where the gateway cannot be reached
+     */
+    Payment atGateway(Order order, String payment) {
         Catalogue catalogue = catalogues.catalogue();
-        Payment created = payments.create(
+        return payments.create(
                 payment,
                 catalogue.house().currency().getCurrencyCode(),
                 catalogue.house().name() + " · " + order.number(),
                 "/bookings/" + order.token() + "/paid");
-        transaction.executeWithoutResult(s -> store.extendHolds(order.id(), created.expires()));
-        return created;
     }
 
     /** What is due now and neither paid nor authorised. */
@@ -190,7 +200,7 @@ public class OrderService {
         Money due = Money.sum(order.standing().stream().map(OrderLine::dueNow).toList());
         Money secured = Money.sum(payments.ofOrder(order.id()).stream()
                 .filter(p -> p.booking() == null)
-                .map(p -> p.kept().plus(p.authorised()))
+                .map(Payment::secured)
                 .toList());
         return due.minus(secured).notBelowZero();
     }

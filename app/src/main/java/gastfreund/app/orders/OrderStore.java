@@ -101,9 +101,13 @@ class OrderStore {
                         booking.status().code(),
                         placed.getEpochSecond())
                 .update();
-        for (StaffId person : booking.staff()) {
+        insertStaff(booking.id(), booking.staff());
+    }
+
+    private void insertStaff(BookingId booking, List<StaffId> staff) {
+        for (StaffId person : staff) {
             jdbc.sql("INSERT INTO booking_staff (booking, staff) VALUES (?, ?)")
-                    .params(booking.id().value(), person.value())
+                    .params(booking.value(), person.value())
                     .update();
         }
     }
@@ -223,11 +227,7 @@ class OrderStore {
                         booking.value())
                 .update();
         jdbc.sql("DELETE FROM booking_staff WHERE booking = ?").param(booking.value()).update();
-        for (StaffId person : option.staff()) {
-            jdbc.sql("INSERT INTO booking_staff (booking, staff) VALUES (?, ?)")
-                    .params(booking.value(), person.value())
-                    .update();
-        }
+        insertStaff(booking, option.staff());
         jdbc.sql(
                         """
                         UPDATE order_lines

@@ -11,7 +11,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
-/** Looks after orders that wait for money for an answer, or for what is left to pay. */
+/** Looks after orders that wait for money, for an answer, or for what is left to pay. */
 @Component
 public class OutcomeJob {
 

@@ -11,7 +11,6 @@ import gastfreund.core.orders.BookingSteps;
 import gastfreund.core.orders.PaymentState;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.List;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -21,6 +20,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 class Outcomes {
 
     private final OrderStore store;
+    private final BookingJournal journal;
     private final CatalogueService catalogues;
     private final Places places;
     private final PaymentService payments;
@@ -31,6 +31,7 @@ class Outcomes {
 
     Outcomes(
             OrderStore store,
+            BookingJournal journal,
             CatalogueService catalogues,
             Places places,
             PaymentService payments,
@@ -39,6 +40,7 @@ class Outcomes {
             TransactionTemplate transaction,
             Clock clock) {
         this.store = store;
+        this.journal = journal;
         this.catalogues = catalogues;
         this.places = places;
         this.payments = payments;
@@ -78,7 +80,7 @@ class Outcomes {
     private void secured(Order order, Payment payment) {
         Money others = Money.sum(payments.ofOrder(order.id()).stream()
                 .filter(p -> p.booking() == null && !p.id().equals(payment.id()))
-                .map(p -> p.kept().plus(p.authorised()))
+                .map(Payment::secured)
                 .toList());
         if (others.compareTo(order.dueNow()) >= 0) {
             giveBack(payment, payment.amount(), "paid twice");
@@ -158,14 +160,7 @@ class Outcomes {
     }
 
     private void move(Order order, OrderLine line, BookingStatus to, String why, Instant now) {
-        if (!BookingSteps.allows(line.status(), to)) {
-            throw new IllegalStateException("a booking cannot go from " + line.status() + " to " + to);
-        }
-        store.moveBooking(line.booking(), to);
-        store.write(
-                new JournalEntry(
-                        order.id(), "booking", line.booking().value(), line.status().code(), to.code(), "house", why, now),
-                now);
+        journal.move(order, line, to, "house", why, now);
     }
 
     private void moveOrder(Order order, OrderStatus to, Instant now) {

@@ -49,6 +49,11 @@ public record Payment(
         return paid ? amount.minus(captured).minus(released) : Money.ZERO;
     }
 
+    /** What the house has of it or can take. */
+    public Money secured() {
+        return kept().plus(authorised());
+    }
+
     /** Whether the house has money of it. */
     public boolean isPaid() {
         return kept().isPositive();

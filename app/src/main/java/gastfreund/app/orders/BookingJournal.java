@@ -1,0 +1,38 @@
+package gastfreund.app.orders;
+
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.orders.BookingSteps;
+import java.time.Instant;
+import org.springframework.stereotype.Component;
+
+/** Takes the steps of bookings, refuses those that are not allowed, and keeps each with who, when and why. */
+@Component
+class BookingJournal {
+
+    private final OrderStore store;
+
+    BookingJournal(OrderStore store) {
+        this.store = store;
+    }
+
+    /** @throws IllegalStateException where the core does not allow the step */
+    void move(Order order, OrderLine line, BookingStatus to, String who, String why, Instant now) {
+        if (!BookingSteps.allows(line.status(), to)) {
+            throw new IllegalStateException("a booking cannot go from " + line.status() + " to " + to);
+        }
+        store.moveBooking(line.booking(), to);
+        note(order, line, to, who, why, now);
+    }
+
+    /** Notes something about a booking that stays where it is. */
+    void note(Order order, OrderLine line, String who, String why, Instant now) {
+        note(order, line, line.status(), who, why, now);
+    }
+
+    private void note(Order order, OrderLine line, BookingStatus to, String who, String why, Instant now) {
+        store.write(
+                new JournalEntry(
+                        order.id(), "booking", line.booking().value(), line.status().code(), to.code(), who, why, now),
+                now);
+    }
+}
