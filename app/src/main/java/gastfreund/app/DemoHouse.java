@@ -102,7 +102,7 @@ class DemoHouse implements SmartInitializingSingleton {
     }
 
     private static Contact contact(JsonNode guest) {
-        return new Contact(
+        return Contact.of(
                 guest.get("name").stringValue(), guest.get("email").stringValue(), guest.get("phone").stringValue());
     }
 }

@@ -100,9 +100,9 @@ public final class RunningApplication implements AutoCloseable {
         return send(HttpRequest.newBuilder(URI.create(address(path))).header("Accept", "text/html,application/json"));
     }
 
-    public HttpResponse<String> post(String address, Map<String, String> form) throws IOException {
+    public HttpResponse<String> post(String address, Map<String, ?> form) throws IOException {
         String body = form.entrySet().stream()
-                .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
+                .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue().toString(), StandardCharsets.UTF_8))
                 .collect(Collectors.joining("&"));
         return send(HttpRequest.newBuilder(URI.create(address))
                 .header("Content-Type", "application/x-www-form-urlencoded")

@@ -6,6 +6,7 @@ import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.core.time.HouseZone;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -15,6 +16,8 @@ import java.util.Optional;
  * @param story of the house
  * @param stories of offers
  * @param placeNotes how to find a place
+ * @param questions that offers ask at checkout
+ * @param checkout what the house wants there
  * @param promoCodes by {@link PromoCode#normal}
  * @param answerHours in how many hours a request is answered, or lapses
  */
@@ -23,6 +26,8 @@ public record Catalogue(
         Story story,
         Map<OfferId, Story> stories,
         Map<PlaceId, String> placeNotes,
+        Map<OfferId, List<Question>> questions,
+        CheckoutRules checkout,
         Map<String, PromoCode> promoCodes,
         int holdMinutes,
         int answerHours) {
@@ -38,6 +43,10 @@ public record Catalogue(
     /** @throws IllegalArgumentException where the house has no such offer */
     public Offer offer(OfferId id) {
         return house.offer(id).orElseThrow(() -> new IllegalArgumentException("the house has no offer " + id));
+    }
+
+    public List<Question> questionsOf(OfferId offer) {
+        return questions.getOrDefault(offer, List.of());
     }
 
     public Story storyOf(Offer offer) {

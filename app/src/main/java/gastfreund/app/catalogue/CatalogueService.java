@@ -4,6 +4,7 @@ import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.housefile.HouseFile;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -49,7 +50,12 @@ public class CatalogueService {
 
     private Catalogue read(JsonNode json) {
         Map<OfferId, Story> stories = new HashMap<>();
-        json.path("offers").forEach(o -> stories.put(new OfferId(o.get("id").stringValue()), Story.of(o.path("extra"))));
+        Map<OfferId, List<Question>> questions = new HashMap<>();
+        for (JsonNode offer : json.path("offers")) {
+            OfferId id = new OfferId(offer.get("id").stringValue());
+            stories.put(id, Story.of(offer.path("extra")));
+            questions.put(id, Question.of(offer.path("extra")));
+        }
         Map<PlaceId, String> notes = new HashMap<>();
         json.path("places")
                 .forEach(p -> notes.put(
@@ -61,6 +67,8 @@ public class CatalogueService {
                 Story.of(json.path("house").path("extra")),
                 stories,
                 notes,
+                questions,
+                CheckoutRules.of(json.path("house").path("extra")),
                 file.promoCodes(),
                 store.holdMinutes(),
                 store.answerHours());

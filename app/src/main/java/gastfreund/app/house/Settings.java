@@ -21,7 +21,8 @@ public record Settings(
         @DefaultValue("") String demo,
         @DefaultValue("house@gastfreund.example") String mailFrom,
         @DefaultValue Gateway gateway,
-        @DefaultValue Limits limits) {
+        @DefaultValue Limits limits,
+        @DefaultValue Door door) {
 
     /** The folder of all data. */
     public Path folder() {
@@ -49,4 +50,12 @@ public record Settings(
     /** How often one address may do what costs us something, each per minute. */
     public record Limits(
             @DefaultValue("10") int signIns, @DefaultValue("20") int checkouts, @DefaultValue("120") int holds) {}
+
+    /**
+     * What keeps programs from ordering.
+     *
+     * @param bits how many zero bits a proof of work begins with
+     * @param pause how long a page without scripts must have been open
+     */
+    public record Door(@DefaultValue("14") int bits, @DefaultValue("15s") Duration pause) {}
 }

@@ -2,6 +2,7 @@ package gastfreund.app.openings;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.catalogue.CheckoutRules;
 import gastfreund.app.house.Formats;
 import gastfreund.app.house.Links;
 import gastfreund.core.money.Money;
@@ -52,6 +53,17 @@ class FrontController {
         model.addAttribute("cards", cards);
         model.addAttribute("now", now);
         return "openings/house";
+    }
+
+    /** A text of the house, such as its terms. */
+    @GetMapping("/texts/{id}")
+    String text(@PathVariable String id, Model model) {
+        CheckoutRules.Text text = catalogues.catalogue()
+                .checkout()
+                .text(id)
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        model.addAttribute("text", text);
+        return "openings/text";
     }
 
     private Card card(Offer offer, Catalogue catalogue, Instant now) {

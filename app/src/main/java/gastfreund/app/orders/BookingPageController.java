@@ -1,5 +1,7 @@
 package gastfreund.app.orders;
 
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.catalogue.CheckoutRules;
 import gastfreund.app.house.Formats;
 import gastfreund.app.payments.GatewayException;
 import gastfreund.app.payments.Payment;
@@ -12,7 +14,10 @@ import gastfreund.core.terms.Terms;
 import jakarta.validation.Valid;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
@@ -21,6 +26,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -42,6 +48,7 @@ class BookingPageController {
     private final Balances balances;
     private final Moves moves;
     private final Documents documents;
+    private final CatalogueService catalogues;
     private final Clock clock;
     private final OrderPages pages;
     private final OrderLetters letters;
@@ -56,7 +63,9 @@ class BookingPageController {
             OrderPages pages,
             OrderLetters letters,
             PaymentService payments,
+            CatalogueService catalogues,
             Clock clock) {
+        this.catalogues = catalogues;
         this.clock = clock;
         this.orders = orders;
         this.balances = balances;
@@ -149,9 +158,8 @@ class BookingPageController {
     @GetMapping("/bookings/{token}/details")
     String details(@PathVariable String token, Model model) {
         Order order = find(token);
-        model.addAttribute("order", order);
         model.addAttribute("contact", order.contact());
-        return "orders/details";
+        return details(order, CheckoutForm.fresh(catalogues.catalogue().checkout(), answered(order)), model);
     }
 
     @PostMapping("/bookings/{token}/details")
@@ -159,14 +167,39 @@ class BookingPageController {
             @PathVariable String token,
             @Valid @ModelAttribute("contact") Contact contact,
             BindingResult errors,
+            @RequestParam MultiValueMap<String, String> sent,
             Model model) {
         Order order = find(token);
-        if (errors.hasErrors()) {
-            model.addAttribute("order", order);
-            return "orders/details";
+        CheckoutRules rules = catalogues.catalogue().checkout();
+        Questionnaire questionnaire = questionnaire(order, name -> sent.getOrDefault(name, List.of())).checked();
+        CheckoutForm.require(rules, contact, errors);
+        if (errors.hasErrors() || !questionnaire.isRight()) {
+            return details(order, new CheckoutForm(rules, questionnaire, List.of(), true), model);
         }
-        orders.changeContact(order, contact);
+        orders.changeDetails(order, contact, questionnaire.answers());
         return "redirect:/bookings/" + token + "?changed";
+    }
+
+    private static String details(Order order, CheckoutForm form, Model model) {
+        model.addAttribute("order", order);
+        model.addAttribute("form", form);
+        return "orders/details";
+    }
+
+    private Questionnaire answered(Order order) {
+        Map<String, List<String>> given = new HashMap<>();
+        for (OrderLine line : order.standing()) {
+            orders.answersOf(line.booking()).forEach(a -> given.put(
+                    Questionnaire.name(a.booking(), a.person(), a.question()), List.of(a.value().split("\n"))));
+        }
+        return questionnaire(order, name -> given.getOrDefault(name, List.of()));
+    }
+
+    private Questionnaire questionnaire(Order order, Function<String, List<String>> given) {
+        List<Questionnaire.Subject> subjects = order.standing().stream()
+                .map(l -> new Questionnaire.Subject(l.booking(), l.offer(), l.party(), l.time()))
+                .toList();
+        return Questionnaire.of(subjects, catalogues.catalogue(), given);
     }
 
     private static OrderLine line(Order order, String booking) {

@@ -19,10 +19,13 @@ import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.util.LinkedMultiValueMap;
+import org.springframework.util.MultiValueMap;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 
 /** Leaving one's name and ordering. */
@@ -37,36 +40,62 @@ class CheckoutController {
     private final OrderService orders;
     private final BasketService baskets;
     private final CatalogueService catalogues;
+    private final Doorkeeper doorkeeper;
     private final Clock clock;
 
-    CheckoutController(OrderService orders, BasketService baskets, CatalogueService catalogues, Clock clock) {
+    CheckoutController(
+            OrderService orders, BasketService baskets, CatalogueService catalogues, Doorkeeper doorkeeper, Clock clock) {
         this.orders = orders;
         this.baskets = baskets;
         this.catalogues = catalogues;
+        this.doorkeeper = doorkeeper;
         this.clock = clock;
     }
 
     @GetMapping("/basket/{basket}/checkout")
     String checkout(@ModelAttribute("links") Links links, Model model) {
         model.addAttribute("contact", Contact.empty());
-        return page(links, model);
+        Questionnaire questionnaire = questionnaire(baskets.lines(known(links)), new LinkedMultiValueMap<>());
+        return page(links, CheckoutForm.fresh(catalogues.catalogue().checkout(), questionnaire), "", model);
     }
 
     @PostMapping("/basket/{basket}/checkout")
     String order(
             @Valid @ModelAttribute("contact") Contact contact,
             BindingResult errors,
+            @RequestParam MultiValueMap<String, String> sent,
+            @RequestParam(defaultValue = "") String seal,
+            @RequestParam(defaultValue = "") String proof,
+            @RequestParam(name = "website", defaultValue = "") String trap,
             @ModelAttribute("links") Links links,
             Locale locale,
             Model model) {
-        if (errors.hasErrors()) {
-            return page(links, model);
+        Catalogue catalogue = catalogues.catalogue();
+        CheckoutForm form =
+                CheckoutForm.sent(catalogue.checkout(), questionnaire(baskets.lines(known(links)), sent), sent);
+        CheckoutForm.require(catalogue.checkout(), contact, errors);
+        if (errors.hasErrors() || !form.isRight()) {
+            return page(links, form, seal, model);
         }
-        Placed placed = orders.place(known(links), contact, locale);
+        Doorkeeper.Verdict verdict = doorkeeper.judge(known(links), seal, proof, trap);
+        if (verdict != Doorkeeper.Verdict.WELCOME) {
+            model.addAttribute("door", verdict);
+            return page(links, form, verdict == Doorkeeper.Verdict.STALE ? "" : seal, model);
+        }
+        OrderRequest request = new OrderRequest(
+                contact, locale, form.questionnaire().answers(), catalogue.checkout().toAgree());
+        Placed placed = orders.place(known(links), request);
         if (placed instanceof Placed.Done done) {
             return done.payment() == null ? page(done.order()) : pay(done.order());
         }
         return "redirect:" + links.basketPage() + (placed instanceof Placed.NotToBeHad ? "?lost" : "");
+    }
+
+    private Questionnaire questionnaire(List<BasketLine> lines, MultiValueMap<String, String> sent) {
+        List<Questionnaire.Subject> subjects = lines.stream()
+                .map(l -> new Questionnaire.Subject(l.id(), l.offer(), l.party(), l.time()))
+                .toList();
+        return Questionnaire.of(subjects, catalogues.catalogue(), name -> sent.getOrDefault(name, List.of()));
     }
 
     private String pay(Order order) {
@@ -82,7 +111,8 @@ class CheckoutController {
         return "redirect:/bookings/" + order.token();
     }
 
-    private String page(Links links, Model model) {
+    /** @param seal the one that the page had; empty: a new one */
+    private String page(Links links, CheckoutForm form, String seal, Model model) {
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         List<BasketLine> lines = baskets.lines(known(links));
@@ -101,6 +131,9 @@ class CheckoutController {
         }
         model.addAttribute("rows", rows);
         model.addAttribute("quote", quote);
+        model.addAttribute("form", form);
+        model.addAttribute("seal", seal.isEmpty() ? doorkeeper.seal(known(links)) : seal);
+        model.addAttribute("doorkeeper", doorkeeper);
         model.addAttribute("asks", rows.stream().allMatch(r -> r.offer().confirm() == Offer.Confirm.BY_HAND));
         return "orders/checkout";
     }

@@ -4,8 +4,16 @@ import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
-/** How a guest can be reached. */
+/**
+ * How a guest can be reached, and what they say of themselves.
+ *
+ * @param company empty where there is none, or the house does not ask
+ * @param address in lines, for the receipt; empty where the house does not ask
+ * @param notes what the guest wants the house to know
+ */
 public record Contact(
         @NotBlank(message = "{checkout.name.missing}") @Size(max = 120, message = "{checkout.name.long}") String name,
         @NotBlank(message = "{checkout.email.wrong}")
@@ -14,14 +22,34 @@ public record Contact(
                 String email,
         @NotBlank(message = "{checkout.phone.wrong}")
                 @Pattern(regexp = "\\s*\\+?[0-9 ()/.-]{6,30}\\s*", message = "{checkout.phone.wrong}")
-                String phone) {
+                String phone,
+        @Size(max = 160, message = "{checkout.company.long}") String company,
+        @Size(max = 400, message = "{checkout.address.long}") String address,
+        @Size(max = 2000, message = "{checkout.notes.long}") String notes) {
+
+    /** Fields that a form did not have are empty. */
+    public Contact {
+        company = company == null ? "" : company;
+        address = address == null ? "" : address;
+        notes = notes == null ? "" : notes;
+    }
+
+    /** A contact that says no more than how to reach them. */
+    public static Contact of(String name, String email, String phone) {
+        return new Contact(name, email, phone, "", "", "");
+    }
 
     static Contact empty() {
-        return new Contact("", "", "");
+        return of("", "", "");
+    }
+
+    /** As it stands on a receipt: name, company and address, as far as there are any. */
+    String inLines() {
+        return Stream.of(name, company, address).filter(s -> !s.isBlank()).collect(Collectors.joining("\n"));
     }
 
     /** Without blanks at the ends. */
     Contact trimmed() {
-        return new Contact(name.trim(), email.trim(), phone.trim());
+        return new Contact(name.trim(), email.trim(), phone.trim(), company.trim(), address.trim(), notes.trim());
     }
 }

@@ -10,6 +10,7 @@ import java.util.Locale;
  *
  * @param number without gaps over both kinds
  * @param order the number of the order
+ * @param guest name, company and address, in lines
  * @param paid what was paid when a receipt was issued; what goes back with a credit note
  */
 public record Document(

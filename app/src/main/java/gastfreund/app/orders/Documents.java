@@ -63,6 +63,6 @@ class Documents {
                 order.id(),
                 new Document(
                         0, kind, order.number(), clock.instant(), order.locale(), catalogue.house().name(),
-                        order.contact().name(), items, taxes, Money.sum(amounts), paid));
+                        order.contact().inLines(), items, taxes, Money.sum(amounts), paid));
     }
 }

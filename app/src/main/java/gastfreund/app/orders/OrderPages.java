@@ -28,6 +28,7 @@ public class OrderPages {
      * @param place null where the offer has none
      * @param addOns what is added, in words; empty: nothing
      * @param directions empty where the place needs none
+     * @param answers to the offer's questions
      * @param terms as sentences
      * @param freeUntil until when cancelling costs nothing; null where that is over or never was
      */
@@ -38,14 +39,17 @@ public class OrderPages {
             Place place,
             String addOns,
             String directions,
+            List<GivenAnswer> answers,
             List<String> terms,
             Instant freeUntil) {}
 
     private final CatalogueService catalogues;
     private final OpeningsService openings;
+    private final AnswerStore answers;
     private final Clock clock;
 
-    OrderPages(CatalogueService catalogues, OpeningsService openings, Clock clock) {
+    OrderPages(CatalogueService catalogues, OpeningsService openings, AnswerStore answers, Clock clock) {
+        this.answers = answers;
         this.catalogues = catalogues;
         this.openings = openings;
         this.clock = clock;
@@ -66,6 +70,7 @@ public class OrderPages {
                 line.place() == null ? null : catalogue.house().place(line.place()),
                 Quantities.named(offer, line.addOns()),
                 line.place() == null ? "" : catalogue.placeNotes().getOrDefault(line.place(), ""),
+                answers.of(line.booking()),
                 TermsInWords.of(offer.terms(), f),
                 offer.terms().freeUntil(line.time().startInstant()).filter(now::isBefore).orElse(null));
     }

@@ -32,6 +32,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class OrderService {
 
     private final OrderStore store;
+    private final AnswerStore answers;
     private final BasketService baskets;
     private final CatalogueService catalogues;
     private final Places places;
@@ -44,6 +45,7 @@ public class OrderService {
 
     OrderService(
             OrderStore store,
+            AnswerStore answers,
             BasketService baskets,
             CatalogueService catalogues,
             Places places,
@@ -54,6 +56,7 @@ public class OrderService {
             TransactionTemplate transaction,
             Clock clock) {
         this.store = store;
+        this.answers = answers;
         this.baskets = baskets;
         this.catalogues = catalogues;
         this.places = places;
@@ -91,7 +94,7 @@ public class OrderService {
      * the write lock from its beginning ({@code docs/money.md}, "Orders, payments, holds").
      */
     @Transactional
-    public Placed place(String basket, Contact contact, Locale locale) {
+    public Placed place(String basket, OrderRequest request) {
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         Catalogue catalogue = catalogues.catalogue();
         List<BasketLine> lines = baskets.lines(basket);
@@ -114,7 +117,9 @@ public class OrderService {
         boolean waits = statuses.contains(BookingStatus.HELD);
         OrderStatus status = waits ? OrderStatus.WAITING : OrderStatus.PLACED;
         String promoCode = quote.promo() == PromoCode.Outcome.APPLIED ? baskets.promoCode(basket) : null;
-        long id = store.insert(tokens.next(), basket, contact.trimmed(), locale, status, quote, promoCode, now);
+        long id = store.insert(tokens.next(), basket, request.contact().trimmed(), request.locale(), status, quote, promoCode, now);
+        answers.replace(lines.stream().map(BasketLine::id).toList(), request.answers());
+        answers.agreed(id, request.agreed(), now);
         for (int i = 0; i < lines.size(); i++) {
             BasketLine line = lines.get(i);
             store.insertLine(id, i, line.id(), quote.lines().get(i), catalogue.offer(line.offer()).taxRate());
@@ -205,10 +210,16 @@ public class OrderService {
         return due.minus(secured).notBelowZero();
     }
 
-    /** The guest's own change of how they can be reached. */
+    /** What a guest answered for a booking. */
+    public List<GivenAnswer> answersOf(BookingId booking) {
+        return answers.of(booking);
+    }
+
+    /** The guest's own change of how they can be reached, and of what they answered. */
     @Transactional
-    public void changeContact(Order order, Contact contact) {
+    public void changeDetails(Order order, Contact contact, List<GivenAnswer> given) {
         store.changeContact(order.id(), contact.trimmed());
+        answers.replace(order.standing().stream().map(OrderLine::booking).toList(), given);
         String status = order.status().code();
         Instant now = clock.instant();
         store.write(

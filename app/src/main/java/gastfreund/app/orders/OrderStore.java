@@ -52,10 +52,10 @@ class OrderStore {
         GeneratedKeyHolder key = new GeneratedKeyHolder();
         jdbc.sql(
                         """
-                        INSERT INTO orders (number, token, basket, name, email, phone, locale, status, total, due_now,
+                        INSERT INTO orders (number, token, basket, name, email, phone, company, address, notes, locale, status, total, due_now,
                                             promo_code, placed_at)
                         VALUES ((SELECT coalesce(max(number) + 1, :first) FROM orders), :token, :basket, :name, :email,
-                                :phone, :locale, :status, :total, :dueNow, :promoCode, :now)
+                                :phone, :company, :address, :notes, :locale, :status, :total, :dueNow, :promoCode, :now)
                         """)
                 .param("first", FIRST_NUMBER)
                 .param("token", token)
@@ -63,6 +63,9 @@ class OrderStore {
                 .param("name", contact.name())
                 .param("email", contact.email())
                 .param("phone", contact.phone())
+                .param("company", contact.company())
+                .param("address", contact.address())
+                .param("notes", contact.notes())
                 .param("locale", locale.toLanguageTag())
                 .param("status", status.code())
                 .param("total", quote.total().minor())
@@ -208,8 +211,10 @@ class OrderStore {
     }
 
     void changeContact(long order, Contact contact) {
-        jdbc.sql("UPDATE orders SET name = ?, email = ?, phone = ? WHERE id = ?")
-                .params(contact.name(), contact.email(), contact.phone(), order)
+        jdbc.sql("UPDATE orders SET name = ?, email = ?, phone = ?, company = ?, address = ?, notes = ? WHERE id = ?")
+                .params(
+                        contact.name(), contact.email(), contact.phone(), contact.company(), contact.address(),
+                        contact.notes(), order)
                 .update();
     }
 
@@ -356,7 +361,13 @@ class OrderStore {
                 id,
                 row.getLong("number"),
                 row.getString("token"),
-                new Contact(row.getString("name"), row.getString("email"), row.getString("phone")),
+                new Contact(
+                        row.getString("name"),
+                        row.getString("email"),
+                        row.getString("phone"),
+                        row.getString("company"),
+                        row.getString("address"),
+                        row.getString("notes")),
                 Locale.forLanguageTag(row.getString("locale")),
                 OrderStatus.ofCode(row.getString("status")),
                 Money.ofMinor(row.getLong("total")),

@@ -79,12 +79,30 @@ class JourneyTest extends DemoHouseTest {
     }
 
     private void checkOut(String name) {
+        fillIn(name);
+        button("^(Book and pay|Ask, and put)").click();
+        assertThat(heading("Quillmere Clay House")).isVisible();
+    }
+
+    private void fillIn(String name) {
         link("To checkout").click();
         page.getByLabel("Name").fill(name);
         page.getByLabel("Mail address").fill(name.toLowerCase().replace(' ', '.') + "@post.example");
         page.getByLabel("Telephone").fill("+49 30 5550 177");
-        button("^(Book and pay|Ask, and put)").click();
-        assertThat(heading("Quillmere Clay House")).isVisible();
+        answerAndAgree();
+    }
+
+    private void answerAndAgree() {
+        page.getByLabel("I have read").check();
+        for (Locator group : page.locator("fieldset:has([type=radio])").all()) {
+            group.locator("input").first().check();
+        }
+        for (Locator needed : page.locator("[type=checkbox][name^=answer]").all()) {
+            needed.check();
+        }
+        for (Locator asked : page.locator("input[maxlength='200'][name^=answer]").all()) {
+            asked.fill("12, the tallest 20 cm");
+        }
     }
 
     private void payWith(String card) {
@@ -141,9 +159,14 @@ class JourneyTest extends DemoHouseTest {
         page.getByLabel("Name").fill("Tilde Rehn");
         page.getByLabel("Mail address").fill("tilde@post.example");
         page.getByLabel("Telephone").fill("nobody knows");
+        page.getByLabel("Anything we should know?").fill("One of us is left-handed.");
         button("Book and pay").click();
         assertThat(page.getByLabel("Name")).hasValue("Tilde Rehn");
+        assertThat(page.getByLabel("Anything we should know?")).hasValue("One of us is left-handed.");
         assertThat(page.getByText("at least six digits")).isVisible();
+        assertThat(page.getByText("Please answer this.").first()).isVisible();
+        assertThat(page.getByText("Please read it and agree")).isVisible();
+        answerAndAgree();
         page.getByLabel("Telephone").fill("+49 30 5550 177");
         button("Book and pay").click();
         payWith("Works");
@@ -188,7 +211,12 @@ class JourneyTest extends DemoHouseTest {
         page.locator(".ribbon .day:has(.bar)").nth(12).click();
         page.locator(".slot").first().click();
         assertThat(page.locator(".held")).containsText("until");
-        checkOut("Selma Quast");
+        fillIn("Selma Quast");
+        button("Book and pay").click();
+        assertThat(page.getByText("That was very quick.")).isVisible();
+        assertThat(page.getByLabel("Name")).hasValue("Selma Quast");
+        clock.moveAhead(Duration.ofSeconds(16));
+        button("Book and pay").click();
         payWith("Works");
         assertThat(heading("See you soon, Selma Quast")).isVisible();
     }

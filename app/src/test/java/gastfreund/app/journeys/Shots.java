@@ -95,6 +95,8 @@ public final class Shots {
         page.getByLabel("Name").fill("Tilde Rehn");
         page.getByLabel("Mail address").fill("tilde.rehn@post.example");
         page.getByLabel("Telephone").fill("+49 30 5550 177");
+        page.locator("fieldset:has([type=radio])").all().forEach(group -> group.locator("input").nth(1).check());
+        page.getByLabel("I have read").check();
         take(page, "checkout" + suffix);
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Book and pay")).click();
         page.waitForURL("**/pay/**");

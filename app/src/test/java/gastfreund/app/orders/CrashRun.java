@@ -3,6 +3,7 @@ package gastfreund.app.orders;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import gastfreund.app.CheckoutPage;
 import gastfreund.app.RunningApplication;
 import gastfreund.housefile.HouseFile;
 import java.io.IOException;
@@ -92,8 +93,9 @@ public final class CrashRun {
             }
             Map<String, String> start = Map.of("start", starts.get(random.nextInt(starts.size())));
             String basket = RunningApplication.path(answered(() -> application.post(application.address(offer + "/keep?party=1&length=60"), start)));
-            Map<String, String> contact = Map.of(
-                    "name", "Guest " + number, "email", "guest" + number + "@post.example", "phone", "030 5550 100");
+            String checkout = answered(() -> application.get(basket + "/checkout")).body();
+            Map<String, Object> contact =
+                    CheckoutPage.filled(checkout, "Guest " + number, "guest" + number + "@post.example");
             String to = RunningApplication.target(
                     answered(() -> application.post(application.address(basket + "/checkout"), contact)));
             if (to.startsWith(application.standins().address())) {

@@ -1,5 +1,6 @@
 package gastfreund.app.orders;
 
+import gastfreund.app.CheckoutPage;
 import gastfreund.app.RunningApplication;
 import java.io.IOException;
 import java.net.URI;
@@ -92,8 +93,8 @@ public final class LoadRun {
         if (!basket.startsWith("/basket/")) {
             return null;
         }
-        Map<String, String> contact =
-                Map.of("name", "Guest " + number, "email", "guest@post.example", "phone", "030 5550 100");
+        Map<String, Object> contact = CheckoutPage.filled(
+                application.get(basket + "/checkout").body(), "Guest " + number, "guest@post.example");
         String pay = RunningApplication.target(application.post(application.address(basket + "/checkout"), contact));
         String back = RunningApplication.target(application.post(pay, Map.of("card", "WORKS")));
         String booking = RunningApplication.target(application.send(HttpRequest.newBuilder(URI.create(back))));

@@ -2,6 +2,7 @@ package gastfreund.app.orders;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gastfreund.app.CheckoutPage;
 import gastfreund.app.DemoHouseTest;
 import gastfreund.core.openings.Answer;
 import java.net.http.HttpResponse;
@@ -31,10 +32,11 @@ class PlacingTest extends DemoHouseTest {
     void anExpiredLineIsNamedAndNothingIsOrdered() {
         Answer.Entry entry = opening("wheel-hire", "60", 1, 11);
         String basket = keep("wheel-hire", "60", 1, entry.time().start());
+        Map<String, Object> form = CheckoutPage.filled(get(basket + "/checkout").body(), "Jori Tamm", "j@post.example");
         clock.moveAhead(Duration.ofMinutes(16));
         long before = count("orders");
         HttpResponse<String> placed =
-                post(basket + "/checkout", Map.of("name", "Jori", "email", "j@post.example", "phone", "0305550100"));
+                post(basket + "/checkout", form);
         assertThat(path(placed)).startsWith(basket).endsWith("?lost");
         assertThat(get(basket).body()).contains("The time ran out").contains("One click keeps one of these instead");
         assertThat(count("orders")).isEqualTo(before);

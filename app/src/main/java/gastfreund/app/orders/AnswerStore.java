@@ -1,0 +1,49 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.catalogue.CheckoutRules;
+import gastfreund.core.openings.BookingId;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Keeps what guests answered, and what they agreed to. */
+@Repository
+class AnswerStore {
+
+    private final JdbcClient jdbc;
+
+    AnswerStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** Writes the answers of bookings in place of those they had. */
+    void replace(List<BookingId> bookings, List<GivenAnswer> answers) {
+        for (BookingId booking : bookings) {
+            jdbc.sql("DELETE FROM answers WHERE booking = ?").param(booking.value()).update();
+        }
+        for (int i = 0; i < answers.size(); i++) {
+            GivenAnswer answer = answers.get(i);
+            jdbc.sql("INSERT INTO answers (booking, person, question, position, label, value) VALUES (?, ?, ?, ?, ?, ?)")
+                    .params(answer.booking().value(), answer.person(), answer.question(), i, answer.label(), answer.value())
+                    .update();
+        }
+    }
+
+    /** The answers of a booking in the order in which they were asked for. */
+    List<GivenAnswer> of(BookingId booking) {
+        return jdbc.sql("SELECT * FROM answers WHERE booking = ? ORDER BY position")
+                .param(booking.value())
+                .query((row, n) -> new GivenAnswer(
+                        booking, row.getInt("person"), row.getString("question"), row.getString("label"), row.getString("value")))
+                .list();
+    }
+
+    void agreed(long order, List<CheckoutRules.Text> texts, Instant now) {
+        for (CheckoutRules.Text text : texts) {
+            jdbc.sql("INSERT INTO agreements (order_id, text_id, title, wording, agreed_at) VALUES (?, ?, ?, ?, ?)")
+                    .params(order, text.id(), text.title(), text.wording(), now.getEpochSecond())
+                    .update();
+        }
+    }
+}

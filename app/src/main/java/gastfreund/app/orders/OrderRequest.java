@@ -1,0 +1,14 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.catalogue.CheckoutRules;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * A wish to order a basket.
+ *
+ * @param answers to the offers' questions
+ * @param agreed the house's texts that the guest agreed to
+ */
+public record OrderRequest(
+        Contact contact, Locale locale, List<GivenAnswer> answers, List<CheckoutRules.Text> agreed) {}

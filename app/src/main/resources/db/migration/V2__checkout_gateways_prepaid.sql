@@ -1,0 +1,25 @@
+-- What guests say at checkout.
+ALTER TABLE orders ADD COLUMN company TEXT NOT NULL DEFAULT '';
+ALTER TABLE orders ADD COLUMN address TEXT NOT NULL DEFAULT '';
+ALTER TABLE orders ADD COLUMN notes TEXT NOT NULL DEFAULT '';
+
+-- A question keeps the words in which it was asked; person 0 is the booking as a whole.
+CREATE TABLE answers (
+    booking  TEXT    NOT NULL REFERENCES bookings (id),
+    person   INTEGER NOT NULL CHECK (person >= 0),
+    question TEXT    NOT NULL,
+    position INTEGER NOT NULL,
+    label    TEXT    NOT NULL,
+    value    TEXT    NOT NULL,
+    PRIMARY KEY (booking, person, question)
+) STRICT, WITHOUT ROWID;
+
+-- What a guest agreed to, in the words that stood there then.
+CREATE TABLE agreements (
+    order_id  INTEGER NOT NULL REFERENCES orders (id),
+    text_id   TEXT    NOT NULL,
+    title     TEXT    NOT NULL,
+    wording   TEXT    NOT NULL,
+    agreed_at INTEGER NOT NULL,
+    PRIMARY KEY (order_id, text_id)
+) STRICT, WITHOUT ROWID;
