@@ -3,8 +3,12 @@ package gastfreund.app.baskets;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Quantities;
+import gastfreund.app.house.Address;
+import gastfreund.app.house.Code;
 import gastfreund.app.house.Links;
 import gastfreund.app.openings.Choice;
+import gastfreund.app.openings.Panel;
+import gastfreund.app.openings.PanelService;
 import gastfreund.app.openings.Slot;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Place;
@@ -16,6 +20,8 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,7 +31,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 
-/** Keeping a place, and the basket's page. */
+/** Keeping a place, and the basket as a whole. */
 @Controller
 class BasketController {
 
@@ -40,6 +46,8 @@ class BasketController {
      * @param quoted null where the hold is over
      * @param nearest where the hold is over, what could be had instead
      * @param keepAddress where one of these is kept
+     * @param chips what can be changed in place; null where the hold is over
+     * @param another where another time is chosen
      */
     record Row(
             BasketLine line,
@@ -49,13 +57,20 @@ class BasketController {
             String addOns,
             Quote.QuotedLine quoted,
             List<Slot> nearest,
-            String keepAddress) {}
+            String keepAddress,
+            Panel.Chips chips,
+            String another) {}
 
     private final BasketService baskets;
     private final CatalogueService catalogues;
+    private final PanelService panels;
+    private final Address address;
     private final Clock clock;
 
-    BasketController(BasketService baskets, CatalogueService catalogues, Clock clock) {
+    BasketController(
+            BasketService baskets, CatalogueService catalogues, PanelService panels, Address address, Clock clock) {
+        this.panels = panels;
+        this.address = address;
         this.baskets = baskets;
         this.catalogues = catalogues;
         this.clock = clock;
@@ -78,7 +93,7 @@ class BasketController {
             if (replaces != null && links.basket() != null) {
                 baskets.release(links.basket(), new BookingId(replaces));
             }
-            return "redirect:" + new Links(held.basket()).basketPage();
+            return "redirect:" + afterKeeping(new Links(held.basket()));
         }
         if (kept instanceof Kept.TooMany full) {
             return "redirect:" + new Links(full.basket()).basketPage() + "?full";
@@ -87,8 +102,16 @@ class BasketController {
         return "redirect:" + choice.address(links.basket()) + "&gone=" + start + why;
     }
 
+    /** A single booking goes straight to checkout where the house wants it so. */
+    private String afterKeeping(Links links) {
+        boolean straight = catalogues.catalogue().checkout().straight() && baskets.lines(links.basket()).size() == 1;
+        return links.basketPage() + (straight ? "/checkout" : "");
+    }
+
     @GetMapping("/basket/{basket}")
-    String basket(@ModelAttribute("links") Links links, Model model) {
+    String basket(
+            @RequestParam(required = false) String changed, @ModelAttribute("links") Links links, Model model) {
+        model.addAttribute("changed", changed);
         String token = known(links);
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
@@ -103,6 +126,7 @@ class BasketController {
         model.addAttribute("rows", rows);
         model.addAttribute("quote", quote);
         model.addAttribute("code", baskets.promoCode(token));
+        model.addAttribute("address", address.of("/basket/" + token));
         model.addAttribute("anyHeld", !held.isEmpty());
         model.addAttribute("anyExpired", held.size() < lines.size());
         return "baskets/basket";
@@ -110,6 +134,8 @@ class BasketController {
 
     private Row row(String token, BasketLine line, Catalogue catalogue, Quote.QuotedLine quoted) {
         Offer offer = catalogue.offer(line.offer());
+        Choice choice = Choice.again(offer, line.party(), line.length(), line.units(), line.addOns(), line.place());
+        Choice changing = choice.changing(line.changing(new Links(token)));
         return new Row(
                 line,
                 offer,
@@ -118,17 +144,9 @@ class BasketController {
                 Quantities.named(offer, line.addOns()),
                 quoted,
                 quoted == null ? baskets.nearest(line) : List.of(),
-                Choice.again(offer, line.party(), line.length(), line.units(), line.addOns(), line.place())
-                        .keepAddress(token));
-    }
-
-    @PostMapping("/basket/{basket}/lines/{line}/release")
-    String release(@PathVariable String line, @ModelAttribute("links") Links links) {
-        String token = known(links);
-        if (baskets.release(token, new BookingId(line))) {
-            return "redirect:" + links.basketPage() + "?released";
-        }
-        return "redirect:" + links.basketPage();
+                choice.keepAddress(token),
+                quoted == null ? null : panels.chips(changing, token),
+                changing.withDay(catalogue.zone().dateOf(line.time().start())).address(token));
     }
 
     @PostMapping("/basket/{basket}/code")
@@ -137,10 +155,12 @@ class BasketController {
         return "redirect:" + links.basketPage() + "#sum";
     }
 
-    @PostMapping("/basket/{basket}/lines/{line}/pay")
-    String pay(@PathVariable String line, @RequestParam boolean later, @ModelAttribute("links") Links links) {
-        baskets.choosePay(known(links), new BookingId(line), later ? Quote.Pay.VENUE : Quote.Pay.NOW);
-        return "redirect:" + links.basketPage();
+    /** The basket's address as a code, so that a telephone can go on where a computer began. */
+    @GetMapping("/basket/{basket}/code.svg")
+    ResponseEntity<String> picture(@ModelAttribute("links") Links links) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.valueOf("image/svg+xml"))
+                .body(Code.of(address.of("/basket/" + known(links))).svg());
     }
 
     private static String known(Links links) {

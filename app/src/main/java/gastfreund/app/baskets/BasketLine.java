@@ -1,5 +1,7 @@
 package gastfreund.app.baskets;
 
+import gastfreund.app.house.Links;
+import gastfreund.app.openings.Choice;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.LengthId;
@@ -34,6 +36,11 @@ public record BasketLine(
         Quote.Pay pay,
         Instant heldSince,
         Instant expires) {
+
+    /** The line as a booking that is to be changed. */
+    Choice.Moving changing(Links links) {
+        return new Choice.Moving(links.basketPage() + "/lines/" + id + "/change", id, false);
+    }
 
     public boolean isHeld(Instant now) {
         return expires.isAfter(now);

@@ -81,24 +81,51 @@ public class BasketService {
         if (!known) {
             store.insert(token, now);
         }
-        Choice choice = request.choice();
-        Duration held = Duration.ofMinutes(catalogues.catalogue().holdMinutes());
-        store.insertHold(
-                token,
-                new BasketLine(
-                        new BookingId(tokens.next()),
-                        choice.offer().id(),
-                        entry.get().time(),
-                        option.place(),
-                        choice.length().id(),
-                        choice.units(),
-                        choice.party(),
-                        choice.addOns(),
-                        option.staff(),
-                        Quote.Pay.NOW,
-                        now,
-                        now.plus(held)));
+        BookingId id = new BookingId(tokens.next());
+        store.insertHold(token, held(id, request.choice(), entry.get(), option, Quote.Pay.NOW, now));
         return new Kept.Held(token);
+    }
+
+    /**
+     * Changes a line into another choice of its offer, if that can be had; the hold begins anew. Where it cannot, the
+     * line stays as it was. Who serves stays the same as far as possible.
+     *
+     * @param request says of its booking that its place counts as free
+     */
+    @Transactional
+    public Kept change(String basket, BasketLine line, KeepRequest request) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        Optional<Answer.Entry> entry = entryAt(request, now);
+        if (entry.isEmpty()) {
+            return new Kept.Gone();
+        }
+        Answer.Judged option = entry.get().open().stream()
+                .filter(o -> o.staff().equals(line.staff()) && request.choice().staff() == null)
+                .findFirst()
+                .orElseGet(() -> Slot.cheapest(entry.get()));
+        if (request.price() != null && option.opening().price().minor() > request.price()) {
+            return new Kept.Dearer();
+        }
+        store.change(basket, held(line.id(), request.choice(), entry.get(), option, line.pay(), now));
+        return new Kept.Held(basket);
+    }
+
+    private BasketLine held(
+            BookingId id, Choice choice, Answer.Entry entry, Answer.Judged option, Quote.Pay pay, Instant now) {
+        Duration held = Duration.ofMinutes(catalogues.catalogue().holdMinutes());
+        return new BasketLine(
+                id,
+                choice.offer().id(),
+                entry.time(),
+                option.place(),
+                choice.length().id(),
+                choice.units(),
+                choice.party(),
+                choice.addOns(),
+                option.staff(),
+                pay,
+                now,
+                now.plus(held));
     }
 
     private Optional<Answer.Entry> entryAt(KeepRequest request, Instant now) {
@@ -112,6 +139,11 @@ public class BasketService {
     @Transactional
     public boolean release(String basket, BookingId line) {
         return store.release(basket, line);
+    }
+
+    /** One line that is not yet ordered; empty where the basket has no such line. */
+    public Optional<BasketLine> line(String token, BookingId id) {
+        return store.lines(token).stream().filter(l -> l.id().equals(id)).findFirst();
     }
 
     /** What the lines cost together, with the basket's code. */

@@ -12,8 +12,10 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -45,23 +47,50 @@ class BasketStore {
                         VALUES (:id, :offer, :start, :end, :place, :length, :units, :party, :addOns, 'held',
                                 :heldAt, :expires, :basket)
                         """)
-                .param("id", line.id().value())
+                .params(parameters(basket, line))
                 .param("offer", line.offer().value())
-                .param("start", line.time().start() * 60)
-                .param("end", line.time().end() * 60)
-                .param("place", line.place() == null ? null : line.place().value())
-                .param("length", line.length().value())
-                .param("units", line.units())
-                .param("party", line.party())
-                .param("addOns", Quantities.written(line.addOns()))
-                .param("heldAt", line.heldSince().getEpochSecond())
-                .param("expires", line.expires().getEpochSecond())
-                .param("basket", basket)
                 .update();
+        insertStaff(line);
+    }
+
+    private static Map<String, Object> parameters(String basket, BasketLine line) {
+        Map<String, Object> parameters = new HashMap<>();
+        parameters.put("id", line.id().value());
+        parameters.put("start", line.time().start() * 60);
+        parameters.put("end", line.time().end() * 60);
+        parameters.put("place", line.place() == null ? null : line.place().value());
+        parameters.put("length", line.length().value());
+        parameters.put("units", line.units());
+        parameters.put("party", line.party());
+        parameters.put("addOns", Quantities.written(line.addOns()));
+        parameters.put("heldAt", line.heldSince().getEpochSecond());
+        parameters.put("expires", line.expires().getEpochSecond());
+        parameters.put("basket", basket);
+        return parameters;
+    }
+
+    private void insertStaff(BasketLine line) {
         for (StaffId person : line.staff()) {
             jdbc.sql("INSERT INTO booking_staff (booking, staff) VALUES (?, ?)")
                     .params(line.id().value(), person.value())
                     .update();
+        }
+    }
+
+    /** Changes a line that is not yet ordered into another of the same offer, held anew. */
+    void change(String basket, BasketLine line) {
+        int changed = jdbc.sql(
+                        """
+                        UPDATE bookings
+                        SET start_at = :start, end_at = :end, place = :place, length = :length, units = :units,
+                            party = :party, add_ons = :addOns, held_at = :heldAt, expires_at = :expires
+                        WHERE id = :id AND basket = :basket AND order_id IS NULL AND status = 'held'
+                        """)
+                .params(parameters(basket, line))
+                .update();
+        if (changed > 0) {
+            jdbc.sql("DELETE FROM booking_staff WHERE booking = ?").param(line.id().value()).update();
+            insertStaff(line);
         }
     }
 

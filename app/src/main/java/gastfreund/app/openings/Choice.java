@@ -42,8 +42,13 @@ public record Choice(
         LocalDate from,
         Moving moving) {
 
-    /** A booking that is to be moved: its place counts as free, and the choice's addresses are those of the move. */
-    public record Moving(String address, BookingId booking) {}
+    /**
+     * A booking that is to be moved or changed: its place counts as free, and the choice's addresses are those of the
+     * change.
+     *
+     * @param onlyTime whether nothing but the time can be chosen
+     */
+    public record Moving(String address, BookingId booking, boolean onlyTime) {}
 
     /** What an address says, unchecked; each may be null. */
     public record Asked(
@@ -109,6 +114,11 @@ public record Choice(
             Offer offer, int party, LengthId length, int units, Map<AddOnId, Integer> addOns, PlaceId place, Moving moving) {
         Choice again = again(offer, party, length, units, addOns, place);
         return new Choice(offer, party, again.length, again.units, addOns, null, place, null, null, moving);
+    }
+
+    /** The same choice for a booking that is to be changed by it. */
+    public Choice changing(Moving booking) {
+        return new Choice(offer, party, length, units, addOns, staff, place, day, from, booking);
     }
 
     /** The same choice with the day and the first date of the ribbon that an address says. */
@@ -179,11 +189,12 @@ public record Choice(
     }
 
     private String address(String under, String basket) {
-        if (moving != null) {
+        if (moving != null && moving.onlyTime()) {
             UriComponentsBuilder uri = UriComponentsBuilder.fromPath(moving.address());
             return withDates(uri).build().toUriString();
         }
-        UriComponentsBuilder uri = UriComponentsBuilder.fromPath("/offers/" + offer.id() + under);
+        UriComponentsBuilder uri =
+                UriComponentsBuilder.fromPath(moving == null ? "/offers/" + offer.id() + under : moving.address());
         uri.queryParam("party", party).queryParam("length", length.id());
         if (length.maxUnits() > 1) {
             uri.queryParam("units", units);
@@ -196,7 +207,7 @@ public record Choice(
             uri.queryParam("place", place);
         }
         withDates(uri);
-        if (basket != null) {
+        if (basket != null && moving == null) {
             uri.queryParam("basket", basket);
         }
         return uri.build().toUriString();

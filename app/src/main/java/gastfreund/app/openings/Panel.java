@@ -12,26 +12,33 @@ import java.util.List;
  * The booking panel of an offer's page. Every chip is a link to the same page with one thing changed, so that it works
  * with scripts off; with scripts on only the panel is fetched.
  *
- * @param fewer address with one person less; null where it would be too few
- * @param more address with one person more; null where it would be too many
- * @param units how many units of the length; null where it is sold as one
  * @param earlier address of the five weeks before; null where they are over
  * @param later address of the five weeks after
  */
 public record Panel(
-        Choice choice,
-        String fewer,
-        String more,
-        List<LengthChip> lengths,
-        Stepper units,
-        List<AddOnChip> addOns,
-        List<StaffChip> staff,
-        List<PlaceChip> places,
+        Chips chips,
         Ribbon ribbon,
         List<DayLink> days,
         List<Part> parts,
         String earlier,
         String later) {
+
+    /**
+     * What can be chosen before the time.
+     *
+     * @param fewer address with one person less; null where it would be too few
+     * @param more address with one person more; null where it would be too many
+     * @param units how many units of the length; null where it is sold as one
+     */
+    public record Chips(
+            Choice choice,
+            String fewer,
+            String more,
+            List<LengthChip> lengths,
+            Stepper units,
+            List<AddOnChip> addOns,
+            List<StaffChip> staff,
+            List<PlaceChip> places) {}
 
     public record LengthChip(Length length, Money from, String address, boolean chosen) {}
 

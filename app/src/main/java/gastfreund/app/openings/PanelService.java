@@ -53,21 +53,28 @@ public class PanelService {
         Answer explanation = openings.explain(query);
         Ribbon ribbon = Ribbon.of(explanation, first, choice.day(), catalogue.house());
         boolean past = !first.isAfter(today);
-        Offer offer = choice.offer();
         return new Panel(
+                chips(choice, basket),
+                ribbon,
+                dayLinks(choice, ribbon, basket),
+                parts(ribbon.selected(), catalogue.zone()),
+                past ? null : choice.startingFrom(earlier(first, today)).address(basket),
+                choice.startingFrom(first.plusDays(Ribbon.DAYS)).address(basket));
+    }
+
+    /** What can be chosen before the time. */
+    public Panel.Chips chips(Choice choice, String basket) {
+        House house = catalogues.catalogue().house();
+        Offer offer = choice.offer();
+        return new Panel.Chips(
                 choice,
                 offer.party().allows(choice.party() - 1) ? choice.withParty(choice.party() - 1).address(basket) : null,
                 offer.party().allows(choice.party() + 1) ? choice.withParty(choice.party() + 1).address(basket) : null,
                 offer.lengths().stream().map(l -> lengthChip(choice, l, basket)).toList(),
                 units(choice, basket),
                 offer.addOns().stream().map(a -> addOnChip(choice, a, basket)).toList(),
-                choice.choosesStaff() ? staffChips(choice, catalogue.house(), basket) : List.of(),
-                offer.places().size() > 1 ? placeChips(choice, catalogue.house(), basket) : List.of(),
-                ribbon,
-                dayLinks(choice, ribbon, basket),
-                parts(ribbon.selected(), catalogue.zone()),
-                past ? null : choice.startingFrom(earlier(first, today)).address(basket),
-                choice.startingFrom(first.plusDays(Ribbon.DAYS)).address(basket));
+                choice.choosesStaff() ? staffChips(choice, house, basket) : List.of(),
+                offer.places().size() > 1 ? placeChips(choice, house, basket) : List.of());
     }
 
     private LocalDate firstDate(Choice choice, LocalDate today, Instant now, HouseZone zone) {

@@ -75,7 +75,7 @@ public class Moves {
         String address = "/bookings/" + order.token() + "/lines/" + line.booking() + "/move";
         return Choice.moving(
                 offer(line), line.party(), line.length(), line.units(), line.addOns(), line.place(),
-                new Choice.Moving(address, line.booking()));
+                new Choice.Moving(address, line.booking(), true));
     }
 
     /** What a move to a start would do; empty where it cannot be had. */

@@ -222,6 +222,26 @@ class JourneyTest extends DemoHouseTest {
     }
 
     @Test
+    void aLineOfTheBasketIsChangedWhereItStands() {
+        open(true, 390);
+        keepSomething("Open clay table", 3);
+        Locator total = page.locator("dd.total");
+        String one = total.textContent();
+        page.getByLabel("Change: Open clay table").click();
+        page.getByLabel("One person more").click();
+        assertThat(page.getByText("2 people")).isVisible();
+        assertThat(total).not().hasText(one);
+        page.getByLabel("One person less").click();
+        assertThat(total).hasText(one);
+        link("Another time: Open clay table").click();
+        String before = page.locator(".narrow b").first().textContent();
+        page.locator(".ribbon .day:has(.bar)").nth(17).click();
+        page.locator(".slot").first().click();
+        assertThat(page.locator(".lines > li")).hasCount(1);
+        assertThat(page.locator(".lines .when")).not().hasText(before);
+    }
+
+    @Test
     void anAddOnThatTakesTimeMovesTheEndAndAnEveningOfTheCourseIsKept() {
         open(true, 1280);
         page.navigate(address("/offers/private-lesson"));

@@ -8,6 +8,8 @@ import gastfreund.core.openings.Answer;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Baskets and checkout over HTTP. */
@@ -57,9 +59,9 @@ class PlacingTest extends DemoHouseTest {
         int before = entry.open().get(0).opening().left();
         String basket = keep("wheel-hire", "60", 4, entry.time().start());
         String page = get(basket).body();
-        int at = page.indexOf("/lines/") + 7;
-        String line = page.substring(at, page.indexOf("/release", at));
-        assertThat(path(post(basket + "/lines/" + line + "/release", Map.of()))).endsWith("?released");
+        Matcher line = Pattern.compile("/lines/([^/\"]+)/release").matcher(page);
+        assertThat(line.find()).isTrue();
+        assertThat(path(post(basket + "/lines/" + line.group(1) + "/release", Map.of()))).endsWith("?released");
         assertThat(get(basket).body()).contains("There is nothing in it");
         assertThat(opening("wheel-hire", "60", 4, 16).open().get(0).opening().left()).isEqualTo(before);
     }
