@@ -235,7 +235,10 @@ class JourneyTest extends DemoHouseTest {
         assertThat(total).hasText(one);
         link("Another time: Open clay table").click();
         String before = page.locator(".narrow b").first().textContent();
-        page.locator(".ribbon .day:has(.bar)").nth(17).click();
+        Locator day = page.locator(".ribbon .day:has(.bar)").nth(17);
+        String date = day.getAttribute("data-panel").replace("day-", "");
+        day.click();
+        page.waitForURL("**day=" + date + "**");
         page.locator(".slot").first().click();
         assertThat(page.locator(".lines > li")).hasCount(1);
         assertThat(page.locator(".lines .when")).not().hasText(before);
