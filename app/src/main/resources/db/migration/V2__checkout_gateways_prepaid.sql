@@ -23,3 +23,14 @@ CREATE TABLE agreements (
     agreed_at INTEGER NOT NULL,
     PRIMARY KEY (order_id, text_id)
 ) STRICT, WITHOUT ROWID;
+
+-- A house's own keys for a kind of gateway, in practice and in live mode; encrypted with the key beside this file.
+CREATE TABLE gateways (
+    kind    TEXT    NOT NULL CHECK (kind IN ('card', 'transfer')),
+    mode    TEXT    NOT NULL CHECK (mode IN ('practice', 'live')),
+    enabled INTEGER NOT NULL CHECK (enabled IN (0, 1)),
+    keys    TEXT    NOT NULL,
+    PRIMARY KEY (kind, mode)
+) STRICT, WITHOUT ROWID;
+
+UPDATE payments SET gateway = 'practice-card' WHERE gateway = 'practice';

@@ -7,17 +7,18 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.security.SecureRandom;
 import java.util.Base64;
+import java.util.function.Supplier;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Gives every answer its own nonce, and the policy that lets run and load only what carries it. */
 final class Nonce extends OncePerRequestFilter {
 
     private final SecureRandom random = new SecureRandom();
-    private final String gateway;
+    private final Supplier<String> gateways;
 
-    /** @param gateway the origin to which a checkout may lead */
-    Nonce(String gateway) {
-        this.gateway = gateway;
+    /** @param gateways the origins to which a checkout may lead */
+    Nonce(Supplier<String> gateways) {
+        this.gateways = gateways;
     }
 
     @Override
@@ -31,7 +32,7 @@ final class Nonce extends OncePerRequestFilter {
                 "Content-Security-Policy",
                 "default-src 'none'; script-src 'nonce-" + nonce + "'; style-src 'nonce-" + nonce + "'; "
                         + "img-src 'self' data:; font-src 'self'; connect-src 'self'; "
-                        + "form-action 'self' " + gateway + "; base-uri 'none'; frame-ancestors 'none'");
+                        + "form-action 'self' " + gateways.get() + "; base-uri 'none'; frame-ancestors 'none'");
         chain.doFilter(request, response);
     }
 }

@@ -1,7 +1,7 @@
 package gastfreund.app.hosts;
 
 import gastfreund.app.house.Settings;
-import java.net.URI;
+import gastfreund.app.payments.Gateways;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -30,11 +30,15 @@ class Security {
 
     @Bean
     @Order(1)
-    SecurityFilterChain desk(HttpSecurity http, Settings settings) throws Exception {
-        guard(http, settings)
+    SecurityFilterChain desk(HttpSecurity http, Settings settings, Gateways gateways) throws Exception {
+        guard(http, settings, gateways)
                 .securityMatcher("/desk", "/desk/**")
                 .authorizeHttpRequests(requests -> requests.requestMatchers("/desk/sign-in", "/desk/welcome")
                         .permitAll()
+                        .requestMatchers("/desk/ways", "/desk/ways/**")
+                        .hasRole("OWNER")
+                        .requestMatchers(HttpMethod.POST, "/desk/payments/**")
+                        .hasAnyRole("OWNER", "MANAGER")
                         .requestMatchers(HttpMethod.POST, "/desk/orders/*/bookings/*/refund", "/desk/orders/*/bookings/*/cancel")
                         .hasAnyRole("OWNER", "MANAGER")
                         .anyRequest()
@@ -50,8 +54,8 @@ class Security {
     /** Guests' pages: no session, no cookie; who knows a basket's or a booking's token may see it. */
     @Bean
     @Order(2)
-    SecurityFilterChain front(HttpSecurity http, Settings settings) throws Exception {
-        guard(http, settings)
+    SecurityFilterChain front(HttpSecurity http, Settings settings, Gateways gateways) throws Exception {
+        guard(http, settings, gateways)
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .csrf(AbstractHttpConfigurer::disable)
                 .requestCache(AbstractHttpConfigurer::disable)
@@ -59,11 +63,10 @@ class Security {
         return http.build();
     }
 
-    private static HttpSecurity guard(HttpSecurity http, Settings settings) throws Exception {
-        URI gateway = URI.create(settings.gateway().url());
+    private static HttpSecurity guard(HttpSecurity http, Settings settings, Gateways gateways) throws Exception {
         return http.headers(headers -> headers.frameOptions(HeadersConfigurer.FrameOptionsConfig::deny)
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
-                .addFilterBefore(new Nonce(gateway.getScheme() + "://" + gateway.getAuthority()), HeaderWriterFilter.class)
+                .addFilterBefore(new Nonce(gateways::origins), HeaderWriterFilter.class)
                 .addFilterAfter(new SameOrigin(), HeaderWriterFilter.class)
                 .addFilterAfter(new Limits(settings.limits()), SameOrigin.class);
     }

@@ -1,6 +1,9 @@
 package gastfreund.app.orders;
 
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.payments.Gateway;
+import gastfreund.app.payments.GatewayException;
+import gastfreund.app.payments.Gateways;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.core.openings.BookingId;
@@ -25,6 +28,7 @@ public class Balances {
     private final OrderStore store;
     private final CatalogueService catalogues;
     private final PaymentService payments;
+    private final Gateways gateways;
     private final OrderLetters letters;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -34,6 +38,7 @@ public class Balances {
             OrderStore store,
             CatalogueService catalogues,
             PaymentService payments,
+            Gateways gateways,
             OrderLetters letters,
             TransactionTemplate transaction,
             Clock clock) {
@@ -41,6 +46,7 @@ public class Balances {
         this.store = store;
         this.catalogues = catalogues;
         this.payments = payments;
+        this.gateways = gateways;
         this.letters = letters;
         this.transaction = transaction;
         this.clock = clock;
@@ -76,7 +82,7 @@ public class Balances {
      * Where the guest pays what is left of a booking.
      *
      * @return empty where nothing is left to pay
-     * @throws gastfreund.app.payments.GatewayException where the gateway cannot be reached
+     * @throws GatewayException where the gateway cannot be reached
      */
     Optional<String> payAddress(Order order, BookingId booking) {
         payments.askAbout(order.id());
@@ -88,7 +94,16 @@ public class Balances {
                 .filter(p -> booking.equals(p.booking()) && p.state().isOpen() && p.amount().equals(line.unpaid()))
                 .map(Payment::id)
                 .findFirst()
-                .orElseGet(() -> transaction.execute(s -> payments.wantBalance(order.id(), booking, line.unpaid())));
+                .orElseGet(() -> wanted(order, line));
         return Optional.of(orders.atGateway(order, payment).payUrl());
+    }
+
+    private String wanted(Order order, OrderLine line) {
+        Gateway gateway = gateways.fitting(false, line.time().startInstant()).stream()
+                .filter(Gateway::authorises)
+                .findFirst()
+                .orElseThrow(() -> new GatewayException("the house has switched on no card gateway"));
+        return transaction.execute(
+                s -> payments.wantBalance(order.id(), gateway, line.booking(), line.unpaid()));
     }
 }

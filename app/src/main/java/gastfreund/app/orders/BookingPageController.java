@@ -4,6 +4,7 @@ import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.CheckoutRules;
 import gastfreund.app.house.Formats;
 import gastfreund.app.payments.GatewayException;
+import gastfreund.app.payments.Gateways;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.core.money.Money;
@@ -17,6 +18,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -48,6 +50,7 @@ class BookingPageController {
     private final Balances balances;
     private final Moves moves;
     private final Documents documents;
+    private final Gateways gateways;
     private final CatalogueService catalogues;
     private final Clock clock;
     private final OrderPages pages;
@@ -63,8 +66,10 @@ class BookingPageController {
             OrderPages pages,
             OrderLetters letters,
             PaymentService payments,
+            Gateways gateways,
             CatalogueService catalogues,
             Clock clock) {
+        this.gateways = gateways;
         this.catalogues = catalogues;
         this.clock = clock;
         this.orders = orders;
@@ -100,9 +105,15 @@ class BookingPageController {
         model.addAttribute("unpaid", orders.unpaid(order));
         model.addAttribute("asks", !order.standing().isEmpty()
                 && order.standing().stream().allMatch(l -> l.status() == BookingStatus.REQUESTED));
+        Optional<Payment> transfer = all.stream()
+                .filter(p -> p.isTransfer() && p.state().isOpen() && p.reference() != null)
+                .findFirst();
+        model.addAttribute("transfer", transfer.orElse(null));
+        model.addAttribute("account", transfer.map(gateways::accountOf).orElse(null));
+        model.addAttribute("ways", orders.ways(order));
         model.addAttribute("refused", refused);
         model.addAttribute("unreachable", unreachable != null);
-        model.addAttribute("asking", order.status() == OrderStatus.WAITING && !refused && unreachable == null);
+        model.addAttribute("asking", order.status() == OrderStatus.WAITING && !refused && unreachable == null && transfer.isEmpty());
         model.addAttribute("keptUntil", keptUntil(order));
         if (order.status() == OrderStatus.LAPSED && !order.lines().isEmpty()) {
             model.addAttribute("nearest", pages.nearest(order.lines().get(0)));
@@ -229,10 +240,10 @@ class BookingPageController {
     }
 
     @PostMapping("/bookings/{token}/pay")
-    String pay(@PathVariable String token) {
+    String pay(@PathVariable String token, @RequestParam(required = false) String way) {
         Order order = find(token);
         try {
-            return "redirect:" + orders.payAddress(order).orElse("/bookings/" + token);
+            return "redirect:" + orders.payAddress(order, way).orElse("/bookings/" + token);
         } catch (GatewayException e) {
             LOG.warn("order {}: {}", order.number(), e.getMessage());
             return "redirect:/bookings/" + token + "?unreachable";

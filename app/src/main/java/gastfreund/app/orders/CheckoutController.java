@@ -66,10 +66,12 @@ class CheckoutController {
             @RequestParam MultiValueMap<String, String> sent,
             @RequestParam(defaultValue = "") String seal,
             @RequestParam(defaultValue = "") String proof,
+            @RequestParam(required = false) String way,
             @RequestParam(name = "website", defaultValue = "") String trap,
             @ModelAttribute("links") Links links,
             Locale locale,
             Model model) {
+        model.addAttribute("chosenWay", way);
         Catalogue catalogue = catalogues.catalogue();
         CheckoutForm form =
                 CheckoutForm.sent(catalogue.checkout(), questionnaire(baskets.lines(known(links)), sent), sent);
@@ -83,10 +85,10 @@ class CheckoutController {
             return page(links, form, verdict == Doorkeeper.Verdict.STALE ? "" : seal, model);
         }
         OrderRequest request = new OrderRequest(
-                contact, locale, form.questionnaire().answers(), catalogue.checkout().toAgree());
+                contact, locale, form.questionnaire().answers(), catalogue.checkout().toAgree(), way);
         Placed placed = orders.place(known(links), request);
         if (placed instanceof Placed.Done done) {
-            return done.payment() == null ? page(done.order()) : pay(done.order());
+            return done.payment() == null ? page(done.order()) : pay(done.order(), way);
         }
         return "redirect:" + links.basketPage() + (placed instanceof Placed.NotToBeHad ? "?lost" : "");
     }
@@ -98,9 +100,9 @@ class CheckoutController {
         return Questionnaire.of(subjects, catalogues.catalogue(), name -> sent.getOrDefault(name, List.of()));
     }
 
-    private String pay(Order order) {
+    private String pay(Order order, String way) {
         try {
-            return orders.payAddress(order).map(url -> "redirect:" + url).orElseGet(() -> page(order));
+            return orders.payAddress(order, way).map(url -> "redirect:" + url).orElseGet(() -> page(order));
         } catch (GatewayException e) {
             LOG.warn("order {}: {}", order.number(), e.getMessage());
             return page(order) + "?unreachable";
@@ -131,6 +133,7 @@ class CheckoutController {
         }
         model.addAttribute("rows", rows);
         model.addAttribute("quote", quote);
+        model.addAttribute("ways", quote.dueNow().isZero() ? List.of() : orders.ways(lines, quote));
         model.addAttribute("form", form);
         model.addAttribute("seal", seal.isEmpty() ? doorkeeper.seal(known(links)) : seal);
         model.addAttribute("doorkeeper", doorkeeper);

@@ -3,6 +3,7 @@ package gastfreund.app.orders;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
+import gastfreund.app.payments.PaymentSteps;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
@@ -30,6 +31,7 @@ public class Endings {
     private final BookingJournal journal;
     private final CatalogueService catalogues;
     private final PaymentService payments;
+    private final PaymentSteps steps;
     private final OrderLetters letters;
     private final Documents documents;
     private final Clock clock;
@@ -39,6 +41,7 @@ public class Endings {
             BookingJournal journal,
             CatalogueService catalogues,
             PaymentService payments,
+            PaymentSteps steps,
             OrderLetters letters,
             Documents documents,
             Clock clock) {
@@ -46,6 +49,7 @@ public class Endings {
         this.journal = journal;
         this.catalogues = catalogues;
         this.payments = payments;
+        this.steps = steps;
         this.letters = letters;
         this.documents = documents;
         this.clock = clock;
@@ -133,9 +137,9 @@ public class Endings {
         }
         journal.move(order, line, BookingStatus.CONFIRMED, host, "", clock.instant());
         authorised(order).ifPresent(p -> {
-            Money amount = line.dueNow().atMost(payments.undecided(p));
+            Money amount = line.dueNow().atMost(steps.undecided(p));
             if (amount.isPositive()) {
-                payments.capture(p, booking, amount);
+                steps.capture(p, booking, amount);
                 store.addPaid(booking, amount);
             }
         });
@@ -189,16 +193,16 @@ public class Endings {
     }
 
     private Optional<Payment> authorised(Order order) {
-        return payments.ofOrder(order.id()).stream().filter(p -> payments.undecided(p).isPositive()).findFirst();
+        return payments.ofOrder(order.id()).stream().filter(p -> steps.undecided(p).isPositive()).findFirst();
     }
 
     private void end(Order order, OrderLine line, BookingStatus to, Money refund, String why, String who) {
         journal.move(order, line, to, who, why, clock.instant());
         if (line.status() == BookingStatus.REQUESTED) {
             authorised(order).ifPresent(p -> {
-                Money amount = line.dueNow().atMost(payments.undecided(p));
+                Money amount = line.dueNow().atMost(steps.undecided(p));
                 if (amount.isPositive()) {
-                    payments.release(p, amount, to.code());
+                    steps.release(p, amount, to.code());
                 }
             });
         }
@@ -208,7 +212,7 @@ public class Endings {
     }
 
     private void giveBack(Order order, OrderLine line, Money amount, String why) {
-        payments.refundOrder(order.id(), amount, why);
+        steps.refundOrder(order.id(), amount, why);
         store.addPaid(line.booking(), Money.ZERO.minus(amount));
         documents.creditNote(order, line, amount);
     }

@@ -5,7 +5,7 @@ import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.openings.Slot;
-import gastfreund.app.payments.PaymentService;
+import gastfreund.app.payments.PaymentSteps;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;
@@ -36,7 +36,7 @@ public class Moves {
     private final BookingJournal journal;
     private final CatalogueService catalogues;
     private final OpeningsService openings;
-    private final PaymentService payments;
+    private final PaymentSteps steps;
     private final OrderLetters letters;
     private final Documents documents;
     private final Clock clock;
@@ -46,7 +46,7 @@ public class Moves {
             BookingJournal journal,
             CatalogueService catalogues,
             OpeningsService openings,
-            PaymentService payments,
+            PaymentSteps steps,
             OrderLetters letters,
             Documents documents,
             Clock clock) {
@@ -55,7 +55,7 @@ public class Moves {
         this.journal = journal;
         this.catalogues = catalogues;
         this.openings = openings;
-        this.payments = payments;
+        this.steps = steps;
         this.letters = letters;
         this.clock = clock;
     }
@@ -115,7 +115,7 @@ public class Moves {
         Money left = proposal.total().minus(line.paid()).notBelowZero();
         store.moveTime(booking, proposal.time(), proposal.option(), proposal.total(), left, balanceDue(line, proposal, now));
         if (proposal.back().isPositive()) {
-            payments.refundOrder(order.id(), proposal.back(), "moved");
+            steps.refundOrder(order.id(), proposal.back(), "moved");
             store.addPaid(booking, Money.ZERO.minus(proposal.back()));
             documents.creditNote(current, line, proposal.back());
         }

@@ -10,6 +10,8 @@ import gastfreund.app.house.Formats;
 import gastfreund.app.messages.Letter;
 import gastfreund.app.messages.LetterWriter;
 import gastfreund.app.messages.Outbox;
+import gastfreund.app.payments.GatewayAccount;
+import gastfreund.app.payments.Payment;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingStatus;
 import java.time.Clock;
@@ -56,7 +58,7 @@ class OrderLetters {
         List<OrderLine> standing = order.standing().stream().filter(l -> l.status() != BookingStatus.REQUESTED).toList();
         List<OrderLine> asked = order.standing().stream().filter(l -> l.status() == BookingStatus.REQUESTED).toList();
         if (standing.isEmpty()) {
-            toGuest(order, "request", asked, null);
+            toGuest(order, "request", asked, "");
         } else {
             confirmed(order, standing, asked);
         }
@@ -95,9 +97,27 @@ class OrderLetters {
         toHosts(order, "host-moved", List.of(line));
     }
 
+    /** An order waits for a transfer. */
+    void transfer(Order order, Payment transfer, GatewayAccount account) {
+        Formats f = speech.in(order.locale(), catalogues.catalogue());
+        String how = f.text(
+                "letter.transfer.how",
+                f.money(transfer.amount()),
+                account.key("holder"),
+                account.key("iban"),
+                transfer.reference(),
+                f.shortDay(f.zone().dateOf(transfer.expires())));
+        toGuest(order, "transfer", order.standing(), how);
+    }
+
+    /** The transfer did not come in time, and the places are free again. */
+    void transferMissed(Order order) {
+        toGuest(order, "transfer-missed", order.lost(), "");
+    }
+
     /** What is left to pay is asked for. */
     void balance(Order order, OrderLine line, String kind) {
-        toGuest(order, kind, List.of(line), null);
+        toGuest(order, kind, List.of(line), "");
     }
 
     /** Money goes back without a booking's end. */
@@ -108,11 +128,15 @@ class OrderLetters {
     /** @param back what goes back; null where money is not spoken of */
     private void toGuest(Order order, String kind, List<OrderLine> lines, Money back) {
         Formats f = speech.in(order.locale(), catalogues.catalogue());
+        toGuest(order, kind, lines, back != null && back.isPositive() ? f.text("letter.back", f.money(back)) : "");
+    }
+
+    private void toGuest(Order order, String kind, List<OrderLine> lines, String money) {
+        Formats f = speech.in(order.locale(), catalogues.catalogue());
         Map<String, Object> model = model(order, f, lines);
         boolean ends = lines.stream().noneMatch(OrderLine::stands);
-        String amount = back != null && back.isPositive() ? f.money(back) : "";
         model.put("intro", f.text("letter." + kind + ".intro"));
-        model.put("money", amount.isEmpty() ? "" : f.text("letter.back", amount));
+        model.put("money", money);
         model.put("struck", ends);
         model.put("button", f.text("letter.toPage"));
         model.put("buttonTo", model.get("page"));

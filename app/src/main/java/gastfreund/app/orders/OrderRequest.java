@@ -9,6 +9,7 @@ import java.util.Locale;
  *
  * @param answers to the offers' questions
  * @param agreed the house's texts that the guest agreed to
+ * @param gateway where they want to pay; null: where the house proposes
  */
 public record OrderRequest(
-        Contact contact, Locale locale, List<GivenAnswer> answers, List<CheckoutRules.Text> agreed) {}
+        Contact contact, Locale locale, List<GivenAnswer> answers, List<CheckoutRules.Text> agreed, String gateway) {}

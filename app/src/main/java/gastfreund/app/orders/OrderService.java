@@ -5,7 +5,9 @@ import gastfreund.app.baskets.BasketService;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.house.Tokens;
+import gastfreund.app.payments.Gateway;
 import gastfreund.app.payments.GatewayException;
+import gastfreund.app.payments.Gateways;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.core.money.Money;
@@ -15,6 +17,7 @@ import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.BookingSteps;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.core.orders.Quote;
+import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -23,6 +26,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -37,6 +41,7 @@ public class OrderService {
     private final CatalogueService catalogues;
     private final Places places;
     private final PaymentService payments;
+    private final Gateways gateways;
     private final OrderLetters letters;
     private final Documents documents;
     private final Tokens tokens;
@@ -50,6 +55,7 @@ public class OrderService {
             CatalogueService catalogues,
             Places places,
             PaymentService payments,
+            Gateways gateways,
             OrderLetters letters,
             Documents documents,
             Tokens tokens,
@@ -61,6 +67,7 @@ public class OrderService {
         this.catalogues = catalogues;
         this.places = places;
         this.payments = payments;
+        this.gateways = gateways;
         this.letters = letters;
         this.documents = documents;
         this.tokens = tokens;
@@ -70,6 +77,11 @@ public class OrderService {
 
     public Optional<Order> byToken(String token) {
         return store.byToken(token);
+    }
+
+    /** @throws java.util.NoSuchElementException where there is none */
+    Order byId(long id) {
+        return store.byId(id).orElseThrow();
     }
 
     public Optional<Order> byNumber(long number) {
@@ -134,8 +146,44 @@ public class OrderService {
             documents.receipt(order, order.booked());
             letters.placed(order);
         }
-        String payment = quote.dueNow().isZero() ? null : payments.want(id, quote.dueNow(), isAuthorisedFirst(order));
-        return new Placed.Done(order, payment);
+        if (quote.dueNow().isZero()) {
+            return new Placed.Done(order, null);
+        }
+        Gateway gateway = chosen(ways(order), request.gateway());
+        return new Placed.Done(order, payments.want(id, gateway, quote.dueNow(), isAuthorisedFirst(order)));
+    }
+
+    /** Where what is due now of a basket can be paid, the first one being proposed. */
+    public List<Gateway> ways(List<BasketLine> lines, Quote quote) {
+        Catalogue catalogue = catalogues.catalogue();
+        List<BasketLine> due = IntStream.range(0, lines.size())
+                .filter(i -> quote.lines().get(i).dueNow().isPositive())
+                .mapToObj(lines::get)
+                .toList();
+        boolean byHand = due.stream().anyMatch(l -> catalogue.offer(l.offer()).confirm() == Offer.Confirm.BY_HAND);
+        return gateways.fitting(byHand, first(due.stream().map(BasketLine::time).toList()));
+    }
+
+    /** Where an order can be paid, the first one being proposed. */
+    public List<Gateway> ways(Order order) {
+        List<Interval> times = order.standing().stream()
+                .filter(l -> l.dueNow().isPositive())
+                .map(OrderLine::time)
+                .toList();
+        return gateways.fitting(isAuthorisedFirst(order), first(times));
+    }
+
+    private static Instant first(List<Interval> times) {
+        return times.stream().map(Interval::startInstant).min(Instant::compareTo).orElse(Instant.MAX);
+    }
+
+    /** @throws GatewayException where nothing can be chosen */
+    private static Gateway chosen(List<Gateway> ways, String name) {
+        return ways.stream()
+                .filter(g -> g.name().equals(name))
+                .findFirst()
+                .or(() -> ways.stream().findFirst())
+                .orElseThrow(() -> new GatewayException("the house has switched on no way to pay"));
     }
 
     /** Whether something in the order waits for the host's yes, so that the money is only authorised at first. */
@@ -158,10 +206,11 @@ public class OrderService {
      * Where the guest of an order pays: at the gateway, with a payment that is open there or a new one. Their places are
      * kept as long as the gateway waits.
      *
+     * @param way the gateway that they chose; null: the one they chose before, or that the house proposes
      * @return empty where nothing is to be paid, or the places are no longer kept
      * @throws GatewayException where the gateway cannot be reached
      */
-    public Optional<String> payAddress(Order order) {
+    public Optional<String> payAddress(Order order, String way) {
         payments.askAbout(order.id());
         Order current = store.byId(order.id()).orElseThrow();
         Instant now = clock.instant();
@@ -171,18 +220,27 @@ public class OrderService {
             return Optional.empty();
         }
         List<Payment> all = payments.ofOrder(order.id());
-        String wanted = all.stream()
-                .filter(p -> p.state().isOpen())
-                .map(Payment::id)
+        Payment wanted = all.stream()
+                .filter(p -> p.state().isOpen() && (way == null || p.gateway().equals(way)))
                 .findFirst()
-                .orElseGet(() -> transaction.execute(
-                        s -> payments.want(order.id(), unpaid(current), isAuthorisedFirst(current))));
+                .orElseGet(() -> wanted(current, way));
         return Optional.of(goTo(current, wanted).payUrl());
     }
 
-    private Payment goTo(Order order, String payment) {
-        Payment created = atGateway(order, payment);
-        transaction.executeWithoutResult(s -> store.extendHolds(order.id(), created.expires()));
+    private Payment wanted(Order order, String way) {
+        Gateway gateway = chosen(ways(order), way);
+        String id = transaction.execute(s -> payments.want(order.id(), gateway, unpaid(order), isAuthorisedFirst(order)));
+        return payments.find(id);
+    }
+
+    private Payment goTo(Order order, Payment wanted) {
+        Payment created = atGateway(order, wanted.id());
+        transaction.executeWithoutResult(s -> {
+            store.extendHolds(order.id(), created.expires());
+            if (created.isTransfer() && wanted.reference() == null) {
+                letters.transfer(store.byId(order.id()).orElseThrow(), created, gateways.accountOf(created));
+            }
+        });
         return created;
     }
 
@@ -197,6 +255,7 @@ public class OrderService {
                 payment,
                 catalogue.house().currency().getCurrencyCode(),
                 catalogue.house().name() + " · " + order.number(),
+                Long.toString(order.number()),
                 "/bookings/" + order.token() + "/paid");
     }
 

@@ -5,6 +5,7 @@ import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentMoved;
 import gastfreund.app.payments.PaymentService;
+import gastfreund.app.payments.PaymentSteps;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.BookingSteps;
@@ -24,6 +25,7 @@ class Outcomes {
     private final CatalogueService catalogues;
     private final Places places;
     private final PaymentService payments;
+    private final PaymentSteps steps;
     private final OrderLetters letters;
     private final Documents documents;
     private final TransactionTemplate transaction;
@@ -35,6 +37,7 @@ class Outcomes {
             CatalogueService catalogues,
             Places places,
             PaymentService payments,
+            PaymentSteps steps,
             OrderLetters letters,
             Documents documents,
             TransactionTemplate transaction,
@@ -44,6 +47,7 @@ class Outcomes {
         this.catalogues = catalogues;
         this.places = places;
         this.payments = payments;
+        this.steps = steps;
         this.letters = letters;
         this.documents = documents;
         this.transaction = transaction;
@@ -62,7 +66,7 @@ class Outcomes {
                         payment.id(),
                         moved.from().code(),
                         payment.state().code(),
-                        "gateway",
+                        moved.who(),
                         payment.reason(),
                         clock.instant()),
                 clock.instant());
@@ -86,6 +90,7 @@ class Outcomes {
             giveBack(payment, payment.amount(), "paid twice");
             return;
         }
+        payments.dropTransfers(order.id());
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         Money used = Money.ZERO;
@@ -124,7 +129,7 @@ class Outcomes {
         Money due = line.dueNow().minus(line.paid()).notBelowZero();
         if (due.isPositive()) {
             if (payment.captureLater()) {
-                payments.capture(payment, line.booking(), due);
+                steps.capture(payment, line.booking(), due);
             }
             store.addPaid(line.booking(), due);
         }
@@ -133,9 +138,9 @@ class Outcomes {
 
     private void giveBack(Payment payment, Money amount, String why) {
         if (payment.captureLater()) {
-            payments.release(payment, amount, why);
+            steps.release(payment, amount, why);
         } else {
-            payments.refund(payment, amount, why);
+            steps.refund(payment, amount, why);
         }
     }
 
@@ -148,7 +153,7 @@ class Outcomes {
         }
         Money back = payment.amount().minus(wanted);
         if (back.isPositive()) {
-            payments.refund(payment, back, "more than was left to pay");
+            steps.refund(payment, back, "more than was left to pay");
         }
     }
 
@@ -204,7 +209,11 @@ class Outcomes {
                 move(order, line, BookingStatus.LAPSED, "not paid in time", now);
             }
         }
-        boolean stands = !store.byId(id).orElseThrow().standing().isEmpty();
+        Order after = store.byId(id).orElseThrow();
+        boolean stands = !after.standing().isEmpty();
+        if (payments.ofOrder(id).stream().anyMatch(Payment::isTransfer)) {
+            letters.transferMissed(after);
+        }
         moveOrder(order, stands ? OrderStatus.PLACED : OrderStatus.LAPSED, now);
     }
 }

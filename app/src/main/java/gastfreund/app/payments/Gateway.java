@@ -2,13 +2,27 @@ package gastfreund.app.payments;
 
 import gastfreund.core.money.Money;
 import gastfreund.core.orders.PaymentState;
+import java.time.Duration;
 import java.time.Instant;
 
 /** A place where payments are made, as the application sees it. */
 public interface Gateway {
 
+    /** The house's own access to it. */
+    GatewayAccount account();
+
     /** Its name in tables and addresses. */
-    String name();
+    default String name() {
+        return account().name();
+    }
+
+    /** Whether it can put money aside, to be taken or released later. */
+    default boolean authorises() {
+        return account().kind() == GatewayAccount.Kind.CARD;
+    }
+
+    /** How long a guest has to pay, where that is known before. */
+    Duration within();
 
     /**
      * What a payment is asked for.
@@ -16,6 +30,7 @@ public interface Gateway {
      * @param key names this wish: the same key twice makes one payment
      * @param captureLater whether the amount is only authorised, to be captured or released later
      * @param currency ISO 4217
+     * @param label the order's number
      * @param returnTo where the guest comes back to
      * @param notifyAt where the gateway tells the outcome
      */
@@ -25,6 +40,7 @@ public interface Gateway {
             boolean captureLater,
             String currency,
             String description,
+            String label,
             String returnTo,
             String notifyAt) {}
 

@@ -4,12 +4,13 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Where the practice gateway tells outcomes. */
+/** Where gateways tell outcomes. */
 @RestController
 class NotificationController {
 
@@ -22,8 +23,9 @@ class NotificationController {
         this.payments = payments;
     }
 
-    @PostMapping("/payments/practice/notifications")
+    @PostMapping("/payments/{gateway}/notifications")
     ResponseEntity<Void> notified(
+            @PathVariable String gateway,
             @RequestHeader("Gateway-Time") String time,
             @RequestHeader("Gateway-Signature") String signature,
             @RequestBody String body) {
@@ -31,7 +33,7 @@ class NotificationController {
             return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE).build();
         }
         try {
-            boolean known = payments.notified(time, signature, body);
+            boolean known = payments.notified(gateway, time, signature, body);
             return ResponseEntity.status(known ? HttpStatus.NO_CONTENT : HttpStatus.NOT_FOUND).build();
         } catch (GatewayException e) {
             LOG.warn("a notification was refused: {}", e.getMessage());

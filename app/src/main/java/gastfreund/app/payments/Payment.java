@@ -59,8 +59,13 @@ public record Payment(
         return kept().isPositive();
     }
 
-    /** Whether no gateway can give it back, so that the host does so by hand. */
+    /** Whether no gateway has to do with it, so that the host gives it back by hand. */
     public boolean isByHand() {
         return gateway.equals(ON_THE_SPOT) || gateway.equals(ELSEWHERE);
+    }
+
+    /** Whether it comes to the house's bank account, and goes back from there. */
+    public boolean isTransfer() {
+        return gateway.endsWith(GatewayAccount.Kind.TRANSFER.code());
     }
 }

@@ -7,5 +7,6 @@ import gastfreund.core.orders.PaymentState;
  *
  * @param payment as it is after the step
  * @param from the state before
+ * @param who made it do so: {@code gateway}, or a host
  */
-public record PaymentMoved(Payment payment, PaymentState from) {}
+public record PaymentMoved(Payment payment, PaymentState from, String who) {}

@@ -111,6 +111,39 @@ class PaymentStore {
                 .list();
     }
 
+    List<Payment> transfersAwaited() {
+        return jdbc.sql(
+                        """
+                        SELECT * FROM payments
+                        WHERE gateway IN ('transfer', 'practice-transfer') AND state = 'created' AND reference IS NOT NULL
+                        ORDER BY expires_at
+                        """)
+                .query(PaymentStore::payment)
+                .list();
+    }
+
+    /** Refunds that the host sends by hand and has not yet, the oldest first. */
+    List<HandBack> toHandBack() {
+        return jdbc.sql(
+                        """
+                        SELECT s.id, s.amount, s.why, p.order_id, p.reference
+                        FROM payment_steps s JOIN payments p ON p.id = s.payment
+                        WHERE s.done_at IS NULL AND s.kind = 'refund' AND p.gateway IN ('transfer', 'practice-transfer')
+                        ORDER BY s.rowid
+                        """)
+                .query((row, n) -> new HandBack(
+                        row.getString("id"),
+                        row.getLong("order_id"),
+                        row.getString("reference"),
+                        Money.ofMinor(row.getLong("amount")),
+                        row.getString("why")))
+                .list();
+    }
+
+    Optional<Step> step(String id) {
+        return jdbc.sql("SELECT * FROM payment_steps WHERE id = ?").param(id).query(PaymentStore::step).optional();
+    }
+
     /** Notes what is to be done at the gateway. */
     void insertStep(Step step, String why, Instant now) {
         jdbc.sql("INSERT INTO payment_steps (id, payment, kind, booking, amount, why, asked_at) VALUES (?, ?, ?, ?, ?, ?, ?)")
@@ -134,6 +167,8 @@ class PaymentStore {
                         """
                         SELECT * FROM payment_steps s
                         WHERE done_at IS NULL AND next_try <= ?
+                          AND NOT EXISTS (SELECT 1 FROM payments p
+                                          WHERE p.id = s.payment AND p.gateway IN ('transfer', 'practice-transfer'))
                           AND NOT EXISTS (SELECT 1 FROM payment_steps e
                                           WHERE e.payment = s.payment AND e.done_at IS NULL AND e.rowid < s.rowid)
                         ORDER BY s.rowid

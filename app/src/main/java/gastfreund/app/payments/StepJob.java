@@ -7,14 +7,14 @@ import org.springframework.stereotype.Component;
 @Component
 class StepJob {
 
-    private final PaymentService payments;
+    private final PaymentSteps steps;
 
-    StepJob(PaymentService payments) {
-        this.payments = payments;
+    StepJob(PaymentSteps steps) {
+        this.steps = steps;
     }
 
     @Scheduled(fixedDelayString = "${gastfreund.jobs.steps:3s}")
     void run() {
-        payments.carryOutSteps();
+        steps.carryOutSteps();
     }
 }

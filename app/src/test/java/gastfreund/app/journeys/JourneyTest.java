@@ -9,7 +9,6 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import gastfreund.app.DemoHouseTest;
 import gastfreund.app.orders.OutcomeJob;
 import java.nio.file.Files;
 import java.time.Duration;
@@ -22,102 +21,10 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** Each way a user goes, in a real browser with the real application and the real stand-ins. */
-class JourneyTest extends DemoHouseTest {
+class JourneyTest extends Journey {
 
     @Autowired
     private OutcomeJob job;
-
-    private final List<String> complaints = new ArrayList<>();
-    private BrowserContext context;
-    private Page page;
-
-    private void open(boolean scripts, int width) {
-        context = Browsers.chromium()
-                .newContext(new Browser.NewContextOptions()
-                        .setViewportSize(width, 800)
-                        .setLocale("en-GB")
-                        .setJavaScriptEnabled(scripts));
-        page = context.newPage();
-        page.onConsoleMessage(m -> {
-            if (m.type().equals("error")) {
-                complaints.add(m.text());
-            }
-        });
-        page.onPageError(complaints::add);
-        page.onRequest(r -> {
-            if (!r.url().startsWith("http://localhost:") && !r.url().startsWith("data:")) {
-                complaints.add("a request to another host: " + r.url());
-            }
-        });
-    }
-
-    @AfterEach
-    void close() {
-        context.close();
-        assertThat(complaints).as("what the browser complained about").isEmpty();
-    }
-
-    private Locator button(String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile(name)));
-    }
-
-    private Locator heading(String name) {
-        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile(name)));
-    }
-
-    private Locator link(String name) {
-        return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile(name)));
-    }
-
-    /** Keeps the first time on a day in the given week of the ribbon. */
-    private void keepSomething(String offer, int week) {
-        page.navigate(address("/"));
-        link(offer).click();
-        page.locator(".ribbon .day:has(.bar)").nth(week * 5).click();
-        page.locator(".slot").first().click();
-        assertThat(page).hasURL(Pattern.compile("/basket/[A-Za-z0-9_-]{22}$"));
-    }
-
-    private void checkOut(String name) {
-        fillIn(name);
-        button("^(Book and pay|Ask, and put)").click();
-        assertThat(heading("Quillmere Clay House")).isVisible();
-    }
-
-    private void fillIn(String name) {
-        link("To checkout").click();
-        page.getByLabel("Name").fill(name);
-        page.getByLabel("Mail address").fill(name.toLowerCase().replace(' ', '.') + "@post.example");
-        page.getByLabel("Telephone").fill("+49 30 5550 177");
-        answerAndAgree();
-    }
-
-    private void answerAndAgree() {
-        page.getByLabel("I have read").check();
-        for (Locator group : page.locator("fieldset:has([type=radio])").all()) {
-            group.locator("input").first().check();
-        }
-        for (Locator needed : page.locator("[type=checkbox][name^=answer]").all()) {
-            needed.check();
-        }
-        for (Locator asked : page.locator("input[maxlength='200'][name^=answer]").all()) {
-            asked.fill("12, the tallest 20 cm");
-        }
-    }
-
-    private void payWith(String card) {
-        page.getByText(card, new Page.GetByTextOptions().setExact(true)).click();
-        button("^Pay").click();
-    }
-
-    private void signIn() {
-        page.navigate(address("/desk"));
-        page.getByLabel("Mail address").fill("okka@quillmere.example");
-        page.getByLabel("Password").fill("clay and water");
-        button("Sign in").click();
-        assertThat(link("Board")).isVisible();
-        page.waitForLoadState();
-    }
 
     @Test
     void fromAFirstClickToTheBoard() throws Exception {
@@ -235,10 +142,7 @@ class JourneyTest extends DemoHouseTest {
         assertThat(total).hasText(one);
         link("Another time: Open clay table").click();
         String before = page.locator(".narrow b").first().textContent();
-        Locator day = page.locator(".ribbon .day:has(.bar)").nth(17);
-        String date = day.getAttribute("data-panel").replace("day-", "");
-        day.click();
-        page.waitForURL("**day=" + date + "**");
+        chooseDay(17);
         page.locator(".slot").first().click();
         assertThat(page.locator(".lines > li")).hasCount(1);
         assertThat(page.locator(".lines .when")).not().hasText(before);

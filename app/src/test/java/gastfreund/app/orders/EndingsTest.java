@@ -3,7 +3,6 @@ package gastfreund.app.orders;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
-import gastfreund.app.DemoHouseTest;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.BookingStatus;
@@ -21,61 +20,14 @@ import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 
 /** Requests, cancellations and refunds, over HTTP and with the real stand-in; its ledger and ours agree in the end. */
-class EndingsTest extends DemoHouseTest {
+class EndingsTest extends OrdersTest {
 
-    private static final String HOST = "okka@quillmere.example";
 
     @Autowired
     private OutcomeJob job;
 
     @Autowired
-    private OrderService orders;
-
-    @Autowired
     private Endings endings;
-
-    private Order paid(String offer, String length, int daysAhead, String card) {
-        Answer.Entry entry = opening(offer, length, 1, daysAhead);
-        String basket = keep(offer, length, 1, entry.time().start());
-        String to = order(basket, "Wenke Farrow", "wenke@post.example");
-        get(pay(to, card));
-        return orders.newest(1).get(0);
-    }
-
-    private Order now(Order order) {
-        return orders.byToken(order.token()).orElseThrow();
-    }
-
-    private OrderLine line(Order order) {
-        return now(order).lines().get(0);
-    }
-
-    private String payment(Order order) {
-        return jdbc.sql("SELECT state || ' ' || captured || ' ' || released || ' ' || refunded FROM payments WHERE order_id = ?")
-                .param(order.id())
-                .query(String.class)
-                .single();
-    }
-
-    private List<String> letters(Order order) {
-        return jdbc.sql("SELECT kind FROM outbox WHERE order_id = ? ORDER BY rowid")
-                .param(order.id())
-                .query(String.class)
-                .list();
-    }
-
-    private void ledgersAgree(Order order) {
-        String reference = jdbc.sql("SELECT reference FROM payments WHERE order_id = ?")
-                .param(order.id())
-                .query(String.class)
-                .single();
-        JsonNode told = gastfreund.housefile.HouseFile.parse(send(HttpRequest.newBuilder(
-                                URI.create(STANDINS.address() + "/gateway/payments/" + reference))
-                        .header("Authorization", "Bearer practice-key"))
-                .body());
-        assertThat(told.get("captured") + " " + told.get("released") + " " + told.get("refunded"))
-                .isEqualTo(payment(order).replaceAll("^[a-z ]+ ", ""));
-    }
 
     private HttpResponse<String> cancel(Order order, Map<String, Object> form) {
         return post("/bookings/" + order.token() + "/lines/" + line(order).booking() + "/cancel", form);

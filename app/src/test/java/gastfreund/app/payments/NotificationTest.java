@@ -18,7 +18,7 @@ class NotificationTest extends DemoHouseTest {
             "{\"id\":\"pay_unknown\",\"state\":\"captured\",\"reason\":\"\",\"payUrl\":\"\",\"expiresAt\":\"2027-01-01T00:00:00Z\"}";
 
     private int tell(String time, String signature, String body) {
-        return send(HttpRequest.newBuilder(URI.create(address("/payments/practice/notifications")))
+        return send(HttpRequest.newBuilder(URI.create(address("/payments/practice-card/notifications")))
                         .header("Content-Type", "application/json")
                         .header("Gateway-Time", time)
                         .header("Gateway-Signature", signature)

@@ -1,8 +1,6 @@
 package gastfreund.standins.gateway;
 
 import gastfreund.standins.StandinsSettings;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -35,9 +33,11 @@ class GatewayApiController {
     }
 
     private final Payments payments;
+    private final Control control;
     private final StandinsSettings settings;
 
-    GatewayApiController(Payments payments, StandinsSettings settings) {
+    GatewayApiController(Payments payments, Control control, StandinsSettings settings) {
+        this.control = control;
         this.payments = payments;
         this.settings = settings;
     }
@@ -45,8 +45,8 @@ class GatewayApiController {
     /** The gateway's own ledger. */
     @GetMapping
     List<Payment.Told> ledger(@RequestHeader("Authorization") String key) {
-        check(key);
-        return payments.all().stream().map(GatewayApiController::told).toList();
+        String account = enter(key);
+        return payments.all().stream().filter(p -> p.account.equals(account)).map(GatewayApiController::told).toList();
     }
 
     @PostMapping
@@ -55,14 +55,14 @@ class GatewayApiController {
             @RequestHeader("Authorization") String key,
             @RequestHeader("Idempotency-Key") String idempotencyKey,
             @RequestBody Payment.Asked asked) {
-        check(key);
-        return told(payments.create(idempotencyKey, asked));
+        String account = enter(key);
+        control.admit("create");
+        return told(payments.create(account, idempotencyKey, asked));
     }
 
     @GetMapping("/{id}")
     Payment.Told payment(@RequestHeader("Authorization") String key, @PathVariable String id) {
-        check(key);
-        return told(find(id));
+        return told(find(enter(key), id));
     }
 
     @PostMapping("/{id}/capture")
@@ -71,8 +71,9 @@ class GatewayApiController {
             @RequestHeader("Idempotency-Key") String idempotencyKey,
             @PathVariable String id,
             @RequestBody(required = false) Part part) {
-        check(key);
-        return told(payments.capture(idempotencyKey, find(id), Part.of(part)));
+        String account = enter(key);
+        control.admit("capture");
+        return told(payments.capture(idempotencyKey, find(account, id), Part.of(part)));
     }
 
     @PostMapping("/{id}/void")
@@ -81,8 +82,9 @@ class GatewayApiController {
             @RequestHeader("Idempotency-Key") String idempotencyKey,
             @PathVariable String id,
             @RequestBody(required = false) Part part) {
-        check(key);
-        return told(payments.cancel(idempotencyKey, find(id), Part.of(part)));
+        String account = enter(key);
+        control.admit("void");
+        return told(payments.cancel(idempotencyKey, find(account, id), Part.of(part)));
     }
 
     @PostMapping("/{id}/refund")
@@ -91,20 +93,25 @@ class GatewayApiController {
             @RequestHeader("Idempotency-Key") String idempotencyKey,
             @PathVariable String id,
             @RequestBody Refund refund) {
-        check(key);
-        return told(payments.refund(idempotencyKey, find(id), refund.amount()));
+        String account = enter(key);
+        control.admit("refund");
+        return told(payments.refund(idempotencyKey, find(account, id), refund.amount()));
     }
 
-    private void check(String authorization) {
-        byte[] given = authorization.getBytes(StandardCharsets.UTF_8);
-        byte[] expected = ("Bearer " + settings.gatewayKey()).getBytes(StandardCharsets.UTF_8);
-        if (!MessageDigest.isEqual(given, expected)) {
+    /** @return the key of the caller's account */
+    private String enter(String authorization) {
+        control.admit("any");
+        String key = authorization.startsWith("Bearer ") ? authorization.substring("Bearer ".length()) : "";
+        if (key.isEmpty() || settings.secretOf(key).isEmpty()) {
             throw new ResponseStatusException(HttpStatus.UNAUTHORIZED, "unknown key");
         }
+        return key;
     }
 
-    private Payment find(String id) {
-        return payments.byId(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    private Payment find(String account, String id) {
+        return payments.byId(id)
+                .filter(p -> p.account.equals(account))
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     }
 
     private static Payment.Told told(Payment payment) {
@@ -114,5 +121,10 @@ class GatewayApiController {
     @ExceptionHandler(Payments.NotAllowed.class)
     ResponseEntity<Map<String, String>> notAllowed(Payments.NotAllowed e) {
         return ResponseEntity.status(HttpStatus.CONFLICT).body(Map.of("error", e.getMessage()));
+    }
+
+    @ExceptionHandler(Control.Down.class)
+    ResponseEntity<Map<String, String>> down() {
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE).body(Map.of("error", "down for practice"));
     }
 }

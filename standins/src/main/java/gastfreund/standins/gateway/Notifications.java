@@ -32,7 +32,7 @@ class Notifications implements DisposableBean {
     private static final int TRIES = 8;
 
     /** One notification on its way. */
-    private record Telling(String payment, String url, String body) {}
+    private record Telling(Payment payment, String body) {}
 
     private final Map<String, Integer> taken = new ConcurrentHashMap<>();
     private final StandinsSettings settings;
@@ -47,8 +47,8 @@ class Notifications implements DisposableBean {
     }
 
     /** Sends what is to be told, after a pause. */
-    void send(String url, Payment.Told told, Duration pause) {
-        later(new Telling(told.id(), url, json.writeValueAsString(told)), pause, 1);
+    void send(Payment payment, Payment.Told told, Duration pause) {
+        later(new Telling(payment, json.writeValueAsString(told)), pause, 1);
     }
 
     /** How many notifications about a payment were taken by the one they went to. */
@@ -61,7 +61,7 @@ class Notifications implements DisposableBean {
     }
 
     private void attempt(Telling telling, int attempt) {
-        String url = telling.url();
+        String url = telling.payment().asked.notifyUrl();
         String body = telling.body();
         try {
             String time = Long.toString(clock.instant().getEpochSecond());
@@ -69,12 +69,12 @@ class Notifications implements DisposableBean {
                     .timeout(Duration.ofSeconds(10))
                     .header("Content-Type", "application/json")
                     .header("Gateway-Time", time)
-                    .header("Gateway-Signature", sign(time + "." + body))
+                    .header("Gateway-Signature", sign(telling.payment().account, time + "." + body))
                     .POST(HttpRequest.BodyPublishers.ofString(body))
                     .build();
             int status = http.send(request, HttpResponse.BodyHandlers.discarding()).statusCode();
             if (status / 100 == 2) {
-                taken.merge(telling.payment(), 1, Integer::sum);
+                taken.merge(telling.payment().id, 1, Integer::sum);
                 return;
             }
             LOG.info("notification to {} was answered {}", url, status);
@@ -89,10 +89,11 @@ class Notifications implements DisposableBean {
         }
     }
 
-    private String sign(String text) {
+    private String sign(String account, String text) {
+        String secret = settings.secretOf(account).orElseThrow();
         try {
             Mac mac = Mac.getInstance("HmacSHA256");
-            mac.init(new SecretKeySpec(settings.gatewaySecret().getBytes(StandardCharsets.UTF_8), "HmacSHA256"));
+            mac.init(new SecretKeySpec(secret.getBytes(StandardCharsets.UTF_8), "HmacSHA256"));
             return HexFormat.of().formatHex(mac.doFinal(text.getBytes(StandardCharsets.UTF_8)));
         } catch (GeneralSecurityException e) {
             throw new IllegalStateException(e);

@@ -24,8 +24,10 @@ class PayController {
 
     private final Payments payments;
     private final Notifications notifications;
+    private final Control control;
 
-    PayController(Payments payments, Notifications notifications) {
+    PayController(Payments payments, Notifications notifications, Control control) {
+        this.control = control;
         this.payments = payments;
         this.notifications = notifications;
     }
@@ -38,6 +40,10 @@ class PayController {
     @PostMapping("/pay/{token}")
     String pay(@PathVariable String token, @RequestParam Card card, Model model, Locale locale) {
         Payment payment = find(token);
+        if (!control.refusal().isEmpty()) {
+            refused(payment, control.refusal());
+            return "redirect:" + payment.asked.returnUrl();
+        }
         switch (card) {
             case WORKS -> paid(payment, Duration.ZERO);
             case UNTOLD -> payments.pay(payment);
@@ -86,9 +92,13 @@ class PayController {
         }
     }
 
+    /** Tells what became of a payment, in the way that is asked for. */
     private void tell(Payment payment, Duration pause) {
         String address = ServletUriComponentsBuilder.fromCurrentContextPath().toUriString();
-        notifications.send(payment.asked.notifyUrl(), payment.told(address), pause);
+        Payment.Told now = payment.told(address);
+        for (Control.Sending sending : control.sendings()) {
+            notifications.send(payment, sending.before() ? now.asIfOpen() : now, pause.plus(sending.pause()));
+        }
     }
 
     private Payment find(String token) {

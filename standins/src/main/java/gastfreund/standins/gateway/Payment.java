@@ -2,7 +2,7 @@ package gastfreund.standins.gateway;
 
 import java.time.Instant;
 
-/** One payment in the gateway's own books; its steps are taken by {@link Payments} alone, under its lock. */
+/** One payment in the gateway's own books, made by the account with a key; its steps are taken by {@link Payments} alone, under its lock. */
 final class Payment {
 
     /** What a caller asks for. */
@@ -20,9 +20,16 @@ final class Payment {
             long refunded,
             String reason,
             String payUrl,
-            String expiresAt) {}
+            String expiresAt) {
+
+        /** What a caller was told before anybody paid. */
+        Told asIfOpen() {
+            return new Told(id, "created", amount, currency, 0, 0, 0, "", payUrl, expiresAt);
+        }
+    }
 
     final String id;
+    final String account;
     final String token;
     final Asked asked;
     final Instant expires;
@@ -32,8 +39,9 @@ final class Payment {
     long released;
     long refunded;
 
-    Payment(String id, String token, Asked asked, Instant expires) {
+    Payment(String id, String account, String token, Asked asked, Instant expires) {
         this.id = id;
+        this.account = account;
         this.token = token;
         this.asked = asked;
         this.expires = expires;

@@ -36,13 +36,13 @@ class Payments {
         this.settings = settings;
     }
 
-    synchronized Payment create(String key, Payment.Asked asked) {
-        return once("create " + key, () -> {
+    synchronized Payment create(String account, String key, Payment.Asked asked) {
+        return once("create " + account + " " + key, () -> {
             if (asked.amount() <= 0) {
                 throw new NotAllowed("an amount must be positive");
             }
             Instant expires = clock.instant().plus(settings.payWithin()).truncatedTo(ChronoUnit.SECONDS);
-            Payment payment = new Payment("pay_" + secret(8), secret(16), asked, expires);
+            Payment payment = new Payment("pay_" + secret(8), account, secret(16), asked, expires);
             byId.put(payment.id, payment);
             byToken.put(payment.token, payment);
             return payment;
@@ -119,7 +119,7 @@ class Payments {
     }
 
     synchronized List<Payment> all() {
-        return List.copyOf(byId.values());
+        return byId.values().stream().map(this::current).toList();
     }
 
     synchronized Payment refund(String key, Payment payment, long amount) {

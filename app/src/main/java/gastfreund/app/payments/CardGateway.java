@@ -1,6 +1,5 @@
 package gastfreund.app.payments;
 
-import gastfreund.app.house.Settings;
 import gastfreund.core.money.Money;
 import gastfreund.core.orders.PaymentState;
 import java.net.http.HttpClient;
@@ -17,16 +16,15 @@ import javax.crypto.Mac;
 import javax.crypto.spec.SecretKeySpec;
 import org.springframework.http.MediaType;
 import org.springframework.http.client.JdkClientHttpRequestFactory;
-import org.springframework.stereotype.Component;
+import org.springframework.web.client.HttpClientErrorException;
 import org.springframework.web.client.RestClient;
 import org.springframework.web.client.RestClientException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The practice gateway, over HTTP. */
-@Component
-class PracticeGateway implements Gateway {
+/** Cards, through a gateway that is reached over HTTP: the practice gateway that ships, or a live one of its kind. */
+final class CardGateway implements Gateway {
 
     /** How far a notification's time may be from ours. */
     private static final Duration FRESH = Duration.ofMinutes(5);
@@ -42,26 +40,48 @@ class PracticeGateway implements Gateway {
         }
     }
 
+    private final GatewayAccount account;
     private final RestClient http;
-    private final String secret;
     private final Clock clock;
 
-    PracticeGateway(Settings settings, Clock clock) {
-        JdkClientHttpRequestFactory requests = new JdkClientHttpRequestFactory(
-                HttpClient.newBuilder().connectTimeout(settings.gateway().patience()).build());
-        requests.setReadTimeout(settings.gateway().patience());
+    CardGateway(GatewayAccount account, Duration patience, Clock clock) {
+        JdkClientHttpRequestFactory requests =
+                new JdkClientHttpRequestFactory(HttpClient.newBuilder().connectTimeout(patience).build());
+        requests.setReadTimeout(patience);
+        this.account = account;
         this.http = RestClient.builder()
-                .baseUrl(settings.gateway().url() + "/gateway/payments")
-                .defaultHeader("Authorization", "Bearer " + settings.gateway().key())
+                .baseUrl(account.key("url") + "/gateway/payments")
+                .defaultHeader("Authorization", "Bearer " + account.key("key"))
                 .requestFactory(requests)
                 .build();
-        this.secret = settings.gateway().secret();
         this.clock = clock;
     }
 
     @Override
-    public String name() {
-        return "practice";
+    public GatewayAccount account() {
+        return account;
+    }
+
+    /** The gateway says it with each payment. */
+    @Override
+    public Duration within() {
+        return Duration.ZERO;
+    }
+
+    /**
+     * Whether the gateway is there and knows our key.
+     *
+     * @throws GatewayException where it cannot be reached
+     */
+    boolean knowsUs() {
+        try {
+            http.get().retrieve().toBodilessEntity();
+            return true;
+        } catch (HttpClientErrorException e) {
+            return false;
+        } catch (RestClientException e) {
+            throw new GatewayException("the gateway does not answer", e);
+        }
     }
 
     @Override
@@ -81,7 +101,7 @@ class PracticeGateway implements Gateway {
         try {
             return parse(http.get().uri("/{id}", reference).retrieve().body(String.class));
         } catch (RestClientException e) {
-            throw new GatewayException("the practice gateway does not answer", e);
+            throw new GatewayException("the gateway does not answer", e);
         }
     }
 
@@ -115,7 +135,7 @@ class PracticeGateway implements Gateway {
                     .retrieve()
                     .body(String.class));
         } catch (RestClientException e) {
-            throw new GatewayException("the practice gateway does not answer", e);
+            throw new GatewayException("the gateway does not answer", e);
         }
     }
 
@@ -143,14 +163,14 @@ class PracticeGateway implements Gateway {
         try {
             return JSON.readValue(body, Said.class).told();
         } catch (JacksonException | IllegalArgumentException | DateTimeException e) {
-            throw new GatewayException("the practice gateway's answer cannot be read", e);
+            throw new GatewayException("the gateway's answer cannot be read", e);
         }
     }
 
     private byte[] sign(String text) {
         try {
             Mac mac = Mac.getInstance("HmacSHA256");
-            mac.init(new SecretKeySpec(secret.getBytes(StandardCharsets.UTF_8), "HmacSHA256"));
+            mac.init(new SecretKeySpec(account.key("secret").getBytes(StandardCharsets.UTF_8), "HmacSHA256"));
             return mac.doFinal(text.getBytes(StandardCharsets.UTF_8));
         } catch (GeneralSecurityException e) {
             throw new IllegalStateException(e);

@@ -1,0 +1,119 @@
+package gastfreund.app.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import gastfreund.app.DemoHouseTest;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+
+/** A user in a real browser; whatever the browser complains about fails the test. */
+abstract class Journey extends DemoHouseTest {
+
+    private final List<String> complaints = new ArrayList<>();
+    private BrowserContext context;
+    Page page;
+
+    final void open(boolean scripts, int width) {
+        context = Browsers.chromium()
+                .newContext(new Browser.NewContextOptions()
+                        .setViewportSize(width, 800)
+                        .setLocale("en-GB")
+                        .setJavaScriptEnabled(scripts));
+        page = context.newPage();
+        page.onConsoleMessage(m -> {
+            if (m.type().equals("error")) {
+                complaints.add(m.text());
+            }
+        });
+        page.onPageError(complaints::add);
+        page.onRequest(r -> {
+            if (!r.url().startsWith("http://localhost:") && !r.url().startsWith("data:")) {
+                complaints.add("a request to another host: " + r.url());
+            }
+        });
+    }
+
+    @AfterEach
+    void close() {
+        context.close();
+        assertThat(complaints).as("what the browser complained about").isEmpty();
+    }
+
+    final Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile(name)));
+    }
+
+    final Locator heading(String name) {
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile(name)));
+    }
+
+    final Locator link(String name) {
+        return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile(name)));
+    }
+
+    /** Chooses one of the days of the ribbon that have an opening, and waits until it is shown. */
+    final void chooseDay(int number) {
+        Locator day = page.locator(".ribbon .day:has(.bar)").nth(number);
+        String date = day.getAttribute("data-panel").replace("day-", "");
+        day.click();
+        page.waitForURL("**day=" + date + "**");
+    }
+
+    /** Keeps the first time on a day in the given week of the ribbon. */
+    final void keepSomething(String offer, int week) {
+        page.navigate(address("/"));
+        link(offer).click();
+        chooseDay(week * 5);
+        page.locator(".slot").first().click();
+        assertThat(page).hasURL(Pattern.compile("/basket/[A-Za-z0-9_-]{22}$"));
+    }
+
+    final void checkOut(String name) {
+        fillIn(name);
+        button("^(Book and pay|Ask, and put)").click();
+        assertThat(heading("Quillmere Clay House")).isVisible();
+    }
+
+    final void fillIn(String name) {
+        link("To checkout").click();
+        page.getByLabel("Name").fill(name);
+        page.getByLabel("Mail address").fill(name.toLowerCase().replace(' ', '.') + "@post.example");
+        page.getByLabel("Telephone").fill("+49 30 5550 177");
+        answerAndAgree();
+    }
+
+    final void answerAndAgree() {
+        page.getByLabel("I have read").check();
+        for (Locator group : page.locator("fieldset:has([type=radio])").all()) {
+            group.locator("input").first().check();
+        }
+        for (Locator needed : page.locator("[type=checkbox][name^=answer]").all()) {
+            needed.check();
+        }
+        for (Locator asked : page.locator("input[maxlength='200'][name^=answer]").all()) {
+            asked.fill("12, the tallest 20 cm");
+        }
+    }
+
+    final void payWith(String card) {
+        page.getByText(card, new Page.GetByTextOptions().setExact(true)).click();
+        button("^Pay").click();
+    }
+
+    final void signIn() {
+        page.navigate(address("/desk"));
+        page.getByLabel("Mail address").fill("okka@quillmere.example");
+        page.getByLabel("Password").fill("clay and water");
+        button("Sign in").click();
+        assertThat(link("Board")).isVisible();
+        page.waitForLoadState();
+    }
+}

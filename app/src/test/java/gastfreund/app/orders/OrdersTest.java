@@ -1,0 +1,64 @@
+package gastfreund.app.orders;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gastfreund.app.DemoHouseTest;
+import gastfreund.core.openings.Answer;
+import gastfreund.housefile.HouseFile;
+import java.net.URI;
+import java.net.http.HttpRequest;
+import java.util.List;
+import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.JsonNode;
+
+/** Orders placed and paid over HTTP, and what our books and the gateway's say of them. */
+abstract class OrdersTest extends DemoHouseTest {
+
+    static final String HOST = "okka@quillmere.example";
+
+    @Autowired
+    OrderService orders;
+
+    final Order paid(String offer, String length, int daysAhead, String card) {
+        Answer.Entry entry = opening(offer, length, 1, daysAhead);
+        String basket = keep(offer, length, 1, entry.time().start());
+        String to = order(basket, "Wenke Farrow", "wenke@post.example");
+        get(pay(to, card));
+        return orders.newest(1).get(0);
+    }
+
+    final Order now(Order order) {
+        return orders.byToken(order.token()).orElseThrow();
+    }
+
+    final OrderLine line(Order order) {
+        return now(order).lines().get(0);
+    }
+
+    final String payment(Order order) {
+        return jdbc.sql("SELECT state || ' ' || captured || ' ' || released || ' ' || refunded FROM payments WHERE order_id = ?")
+                .param(order.id())
+                .query(String.class)
+                .single();
+    }
+
+    final List<String> letters(Order order) {
+        return jdbc.sql("SELECT kind FROM outbox WHERE order_id = ? ORDER BY rowid")
+                .param(order.id())
+                .query(String.class)
+                .list();
+    }
+
+    final void ledgersAgree(Order order) {
+        String reference = jdbc.sql("SELECT reference FROM payments WHERE order_id = ?")
+                .param(order.id())
+                .query(String.class)
+                .single();
+        JsonNode told = HouseFile.parse(send(HttpRequest.newBuilder(
+                                URI.create(STANDINS.address() + "/gateway/payments/" + reference))
+                        .header("Authorization", "Bearer practice-key"))
+                .body());
+        assertThat(told.get("captured") + " " + told.get("released") + " " + told.get("refunded"))
+                .isEqualTo(payment(order).replaceAll("^[a-z ]+ ", ""));
+    }
+}
