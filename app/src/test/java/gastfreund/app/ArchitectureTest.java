@@ -34,6 +34,7 @@ class ArchitectureTest {
                         "gastfreund.app.baskets..",
                         "gastfreund.app.orders..",
                         "gastfreund.app.payments..",
+                        "gastfreund.app.vouchers..",
                         "gastfreund.app.messages..",
                         "gastfreund.app.calendars..",
                         "gastfreund.app.hosts..",

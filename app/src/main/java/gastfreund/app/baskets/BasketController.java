@@ -117,17 +117,17 @@ class BasketController {
         Instant now = clock.instant();
         List<BasketLine> lines = baskets.lines(token);
         List<BasketLine> held = lines.stream().filter(l -> l.isHeld(now)).toList();
-        Quote quote = baskets.quote(token, held);
+        Bill bill = baskets.bill(token, held);
         List<Row> rows = new ArrayList<>();
         for (BasketLine line : lines) {
             int index = held.indexOf(line);
-            rows.add(row(token, line, catalogue, index < 0 ? null : quote.lines().get(index)));
+            rows.add(row(token, line, catalogue, index < 0 ? null : bill.quote().lines().get(index)));
         }
         model.addAttribute("rows", rows);
-        model.addAttribute("quote", quote);
+        model.addAttribute("bill", bill);
         model.addAttribute("code", baskets.promoCode(token));
         model.addAttribute("address", address.of("/basket/" + token));
-        model.addAttribute("anyHeld", !held.isEmpty());
+        model.addAttribute("anyHeld", !held.isEmpty() || !bill.goods().isEmpty());
         model.addAttribute("anyExpired", held.size() < lines.size());
         return "baskets/basket";
     }

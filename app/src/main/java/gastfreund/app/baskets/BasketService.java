@@ -2,26 +2,37 @@ package gastfreund.app.baskets;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.catalogue.PrepaidOffer;
 import gastfreund.app.house.Tokens;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.openings.Slot;
+import gastfreund.app.vouchers.Goods;
+import gastfreund.app.vouchers.Prepaid;
+import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.offers.Line;
 import gastfreund.core.offers.Offer;
+import gastfreund.core.money.ContainedTax;
+import gastfreund.core.money.Money;
+import gastfreund.core.money.Percent;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.Query;
+import gastfreund.core.orders.Pass;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.core.orders.Quote;
+import gastfreund.core.orders.Settlement;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,11 +46,18 @@ public class BasketService {
     private final BasketStore store;
     private final CatalogueService catalogues;
     private final OpeningsService openings;
+    private final PrepaidService prepaid;
     private final Tokens tokens;
     private final Clock clock;
 
     BasketService(
-            BasketStore store, CatalogueService catalogues, OpeningsService openings, Tokens tokens, Clock clock) {
+            BasketStore store,
+            CatalogueService catalogues,
+            OpeningsService openings,
+            PrepaidService prepaid,
+            Tokens tokens,
+            Clock clock) {
+        this.prepaid = prepaid;
         this.store = store;
         this.catalogues = catalogues;
         this.openings = openings;
@@ -77,13 +95,48 @@ public class BasketService {
         if (request.price() != null && option.opening().price().minor() > request.price()) {
             return new Kept.Dearer();
         }
-        String token = known ? basket : tokens.next();
-        if (!known) {
-            store.insert(token, now);
-        }
+        String token = known ? basket : fresh(now);
         BookingId id = new BookingId(tokens.next());
         store.insertHold(token, held(id, request.choice(), entry.get(), option, Quote.Pay.NOW, now));
         return new Kept.Held(token);
+    }
+
+    private String fresh(Instant now) {
+        String token = tokens.next();
+        store.insert(token, now);
+        return token;
+    }
+
+    /**
+     * Puts a voucher or a pass into a basket.
+     *
+     * @param basket null where the guest has none yet
+     * @return the basket
+     */
+    @Transactional
+    public String put(String basket, PrepaidOffer offer, Money price, String recipient, String greeting) {
+        String token = basket != null && store.exists(basket) ? basket : fresh(clock.instant());
+        if (prepaid.goodsOfBasket(token).size() < MOST_LINES) {
+            prepaid.put(token, offer, price, recipient, greeting);
+        }
+        return token;
+    }
+
+    /** Takes a voucher or a pass that is not yet ordered out of a basket. */
+    @Transactional
+    public void removeGoods(String basket, String goods) {
+        prepaid.remove(basket, goods);
+    }
+
+    /** Uses a voucher or a pass no longer for a basket. */
+    @Transactional
+    public void leave(String basket, String entered) {
+        prepaid.leave(basket, entered);
+    }
+
+    /** Whether there is anything to order in a basket. */
+    public boolean isEmpty(String basket) {
+        return store.lines(basket).isEmpty() && prepaid.goodsOfBasket(basket).isEmpty();
     }
 
     /**
@@ -146,12 +199,62 @@ public class BasketService {
         return store.lines(token).stream().filter(l -> l.id().equals(id)).findFirst();
     }
 
-    /** What the lines cost together, with the basket's code. */
-    public Quote quote(String basket, List<BasketLine> lines) {
+    /** What a basket costs with these of its lines, and what pays for it. */
+    public Bill bill(String basket, List<BasketLine> lines) {
+        List<Prepaid> entered = prepaid.ofBasket(basket);
+        List<Prepaid> usable = entered.stream().filter(p -> p.isUsable(prepaid.today())).toList();
+        List<Prepaid> passes = usable.stream().filter(p -> !p.isVoucher()).toList();
+        List<Prepaid> vouchers = usable.stream().filter(Prepaid::isVoucher).toList();
         Catalogue catalogue = catalogues.catalogue();
-        List<Quote.Asked> asked = lines.stream()
-                .map(line -> new Quote.Asked(priced(line, catalogue), line.pay()))
-                .toList();
+        List<Line> priced = lines.stream().map(l -> priced(l, catalogue)).toList();
+        List<OptionalInt> covered = Pass.cover(priced, passes.stream().map(Prepaid::pass).toList());
+        List<Prepaid> covers = new ArrayList<>();
+        covered.forEach(c -> covers.add(c.isPresent() ? passes.get(c.getAsInt()) : null));
+        Quote quote = quote(basket, lines, covers);
+        Settlement settlement = Settlement.of(quote.lines(), vouchers.stream().map(Prepaid::money).toList());
+        List<Goods> goods = prepaid.goodsOfBasket(basket);
+        return new Bill(
+                quote,
+                goods,
+                covers,
+                vouchers,
+                settlement,
+                entered.stream().map(p -> entered(p, priced, covers, vouchers, settlement)).toList(),
+                taxes(priced, quote, goods));
+    }
+
+    private static Bill.Entered entered(
+            Prepaid one, List<Line> lines, List<Prepaid> covers, List<Prepaid> vouchers, Settlement settlement) {
+        int voucher = vouchers.indexOf(one);
+        int visits = 0;
+        for (int i = 0; i < lines.size(); i++) {
+            visits += one.equals(covers.get(i)) ? Pass.visitsOf(lines.get(i)) : 0;
+        }
+        return new Bill.Entered(one, voucher < 0 ? Money.ZERO : settlement.of(voucher), visits);
+    }
+
+    private static List<ContainedTax> taxes(List<Line> lines, Quote quote, List<Goods> goods) {
+        List<Percent> rates = new ArrayList<>();
+        List<Money> totals = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            rates.add(lines.get(i).offer().taxRate());
+            totals.add(quote.lines().get(i).total());
+        }
+        for (Goods one : goods) {
+            rates.add(one.taxRate());
+            totals.add(one.price());
+        }
+        return ContainedTax.of(rates, totals);
+    }
+
+    /** @param covers for each line the pass that pays for its units; null where none does */
+    private Quote quote(String basket, List<BasketLine> lines, List<Prepaid> covers) {
+        Catalogue catalogue = catalogues.catalogue();
+        List<Quote.Asked> asked = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            BasketLine line = lines.get(i);
+            asked.add(new Quote.Asked(priced(line, catalogue), line.pay(), covers.get(i) != null));
+        }
         String code = promoCode(basket);
         Map<String, PromoCode> codes = new HashMap<>(catalogue.promoCodes());
         codes.computeIfPresent(PromoCode.normal(code), (normal, promo) -> promo.usedAlso(store.usesOf(normal)));
@@ -163,10 +266,15 @@ public class BasketService {
         return PromoCode.normal(store.promoCode(basket));
     }
 
-    /** Enters a code for a basket; an empty one takes it away. */
+    /** Enters the code of a voucher, a pass or a promotion for a basket; an empty one takes the last away. */
     @Transactional
     public void enterCode(String basket, String code) {
-        store.setPromoCode(basket, code.strip());
+        Optional<Prepaid> found = prepaid.byCode(code);
+        if (found.isPresent()) {
+            prepaid.enter(basket, found.get());
+        } else {
+            store.setPromoCode(basket, code.strip());
+        }
     }
 
     /** Chooses when a line is paid, where its offer leaves the choice. */

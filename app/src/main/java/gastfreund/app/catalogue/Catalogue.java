@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param placeNotes how to find a place
  * @param questions that offers ask at checkout
  * @param checkout what the house wants there
+ * @param prepaidOffers the vouchers and passes that the house sells
  * @param promoCodes by {@link PromoCode#normal}
  * @param answerHours in how many hours a request is answered, or lapses
  */
@@ -28,6 +29,7 @@ public record Catalogue(
         Map<PlaceId, String> placeNotes,
         Map<OfferId, List<Question>> questions,
         CheckoutRules checkout,
+        List<PrepaidOffer> prepaidOffers,
         Map<String, PromoCode> promoCodes,
         int holdMinutes,
         int answerHours) {
@@ -47,6 +49,11 @@ public record Catalogue(
 
     public List<Question> questionsOf(OfferId offer) {
         return questions.getOrDefault(offer, List.of());
+    }
+
+    /** A voucher or a pass that the house sells. */
+    public Optional<PrepaidOffer> prepaidOffer(String id) {
+        return prepaidOffers.stream().filter(o -> o.id().equals(id)).findFirst();
     }
 
     public Story storyOf(Offer offer) {

@@ -69,6 +69,7 @@ public class CatalogueService {
                 notes,
                 questions,
                 CheckoutRules.of(json.path("house").path("extra")),
+                PrepaidOffer.of(json.path("house").path("extra")),
                 file.promoCodes(),
                 store.holdMinutes(),
                 store.answerHours());

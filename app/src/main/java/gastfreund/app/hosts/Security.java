@@ -39,7 +39,8 @@ class Security {
                         .hasRole("OWNER")
                         .requestMatchers(HttpMethod.POST, "/desk/payments/**")
                         .hasAnyRole("OWNER", "MANAGER")
-                        .requestMatchers(HttpMethod.POST, "/desk/orders/*/bookings/*/refund", "/desk/orders/*/bookings/*/cancel")
+                        .requestMatchers(HttpMethod.POST, "/desk/orders/*/bookings/*/refund",
+                                "/desk/orders/*/bookings/*/cancel", "/desk/orders/*/goods/*/return")
                         .hasAnyRole("OWNER", "MANAGER")
                         .anyRequest()
                         .hasAnyRole("OWNER", "MANAGER", "STAFF"))

@@ -69,7 +69,11 @@ public final class Formats {
 
     /** {@code 21 January 2027}, with its year, as papers want it. */
     public String fullDate(Instant instant) {
-        return DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(locale).format(zone.dateOf(instant));
+        return fullDate(zone.dateOf(instant));
+    }
+
+    public String fullDate(LocalDate date) {
+        return DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(locale).format(date);
     }
 
     /** The amount as a field shows it, without the currency: {@code 26.00}. */

@@ -93,6 +93,7 @@ class BookingPageController {
         boolean refused = last != null && last.state() == PaymentState.FAILED;
         model.addAttribute("order", order);
         model.addAttribute("rows", pages.rows(order.standing(), f));
+        model.addAttribute("goods", pages.goods(order));
         model.addAttribute("lost", pages.rows(order.lost(), f));
         Money authorised = Money.sum(all.stream().map(Payment::authorised).toList());
         model.addAttribute("paid", paid);
@@ -148,6 +149,7 @@ class BookingPageController {
         model.addAttribute("order", order);
         model.addAttribute("row", pages.rows(List.of(line), (Formats) model.getAttribute("f")).get(0));
         model.addAttribute("outcome", endings.proposal(line, Terms.By.GUEST));
+        model.addAttribute("visitsBack", endings.givesVisitsBack(line));
         return "orders/cancel";
     }
 

@@ -2,6 +2,7 @@ package gastfreund.app.orders;
 
 import gastfreund.app.baskets.BasketLine;
 import gastfreund.app.baskets.BasketService;
+import gastfreund.app.baskets.Bill;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.house.Links;
@@ -118,10 +119,10 @@ class CheckoutController {
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         List<BasketLine> lines = baskets.lines(known(links));
-        if (lines.isEmpty() || lines.stream().anyMatch(l -> !l.isHeld(now))) {
+        if (baskets.isEmpty(known(links)) || lines.stream().anyMatch(l -> !l.isHeld(now))) {
             return "redirect:" + links.basketPage();
         }
-        Quote quote = baskets.quote(known(links), lines);
+        Bill bill = baskets.bill(known(links), lines);
         List<Row> rows = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             Offer offer = catalogue.offer(lines.get(i).offer());
@@ -129,15 +130,15 @@ class CheckoutController {
                     .freeUntil(lines.get(i).time().startInstant())
                     .filter(now::isBefore)
                     .orElse(null);
-            rows.add(new Row(lines.get(i), offer, quote.lines().get(i), free));
+            rows.add(new Row(lines.get(i), offer, bill.quote().lines().get(i), free));
         }
         model.addAttribute("rows", rows);
-        model.addAttribute("quote", quote);
-        model.addAttribute("ways", quote.dueNow().isZero() ? List.of() : orders.ways(lines, quote));
+        model.addAttribute("bill", bill);
+        model.addAttribute("ways", bill.dueNow().isZero() ? List.of() : orders.ways(lines, bill));
         model.addAttribute("form", form);
         model.addAttribute("seal", seal.isEmpty() ? doorkeeper.seal(known(links)) : seal);
         model.addAttribute("doorkeeper", doorkeeper);
-        model.addAttribute("asks", rows.stream().allMatch(r -> r.offer().confirm() == Offer.Confirm.BY_HAND));
+        model.addAttribute("asks", !rows.isEmpty() && rows.stream().allMatch(r -> r.offer().confirm() == Offer.Confirm.BY_HAND));
         return "orders/checkout";
     }
 

@@ -4,9 +4,11 @@ import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Speech;
 import gastfreund.app.house.Formats;
+import gastfreund.app.vouchers.Goods;
 import gastfreund.core.money.ContainedTax;
 import gastfreund.core.money.Money;
 import gastfreund.core.money.Percent;
+import gastfreund.core.offers.Offer;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,30 +34,51 @@ class Documents {
         return store.ofOrder(order.id());
     }
 
-    /** A receipt for lines that were booked. */
-    void receipt(Order order, List<OrderLine> lines) {
-        if (!lines.isEmpty()) {
-            Money paid = Money.sum(lines.stream().map(OrderLine::paid).toList());
-            issue(order, Document.Kind.RECEIPT, lines, lines.stream().map(OrderLine::total).toList(), paid);
+    /** A receipt for lines that were booked, and for vouchers and passes that were issued. */
+    void receipt(Order order, List<OrderLine> lines, List<Goods> goods) {
+        List<Entry> entries = new ArrayList<>();
+        for (OrderLine line : lines) {
+            entries.add(entry(order, line, line.total()));
+        }
+        for (Goods one : goods) {
+            entries.add(new Entry(one.title(), one.recipient(), one.price(), one.taxRate()));
+        }
+        if (!entries.isEmpty()) {
+            Money paid = Money.sum(lines.stream().map(OrderLine::paid).toList())
+                    .plus(Money.sum(goods.stream().map(Goods::price).toList()));
+            issue(order, Document.Kind.RECEIPT, entries, paid);
         }
     }
 
     /** A credit note for money of a line that goes back. */
     void creditNote(Order order, OrderLine line, Money back) {
-        issue(order, Document.Kind.CREDIT_NOTE, List.of(line), List.of(back), back);
+        issue(order, Document.Kind.CREDIT_NOTE, List.of(entry(order, line, back)), back);
     }
 
-    private void issue(Order order, Document.Kind kind, List<OrderLine> lines, List<Money> amounts, Money paid) {
+    /** A credit note for a voucher or a pass that is taken back. */
+    void creditNote(Order order, Goods goods) {
+        Entry entry = new Entry(goods.title(), goods.recipient(), goods.price(), goods.taxRate());
+        issue(order, Document.Kind.CREDIT_NOTE, List.of(entry), goods.price());
+    }
+
+    /** One thing on a document. */
+    private record Entry(String title, String when, Money amount, Percent taxRate) {}
+
+    private Entry entry(Order order, OrderLine line, Money amount) {
         Catalogue catalogue = catalogues.catalogue();
+        Offer offer = catalogue.offer(line.offer());
         Formats f = speech.in(order.locale(), catalogue);
-        List<Percent> rates =
-                lines.stream().map(l -> catalogue.offer(l.offer()).taxRate()).toList();
-        List<Document.Item> items = new ArrayList<>();
-        for (int i = 0; i < lines.size(); i++) {
-            String title = catalogue.offer(lines.get(i).offer()).title();
-            items.add(new Document.Item(title, f.dayAndTimes(lines.get(i).time()), amounts.get(i)));
-        }
-        List<Document.Tax> taxes = ContainedTax.of(rates, amounts).stream()
+        String when = f.dayAndTimes(line.time())
+                + (line.covered().isPositive() ? " \u00b7 " + f.text("document.byPass") : "");
+        return new Entry(offer.title(), when, amount, offer.taxRate());
+    }
+
+    private void issue(Order order, Document.Kind kind, List<Entry> entries, Money paid) {
+        Catalogue catalogue = catalogues.catalogue();
+        List<Money> amounts = entries.stream().map(Entry::amount).toList();
+        List<Document.Item> items =
+                entries.stream().map(e -> new Document.Item(e.title(), e.when(), e.amount())).toList();
+        List<Document.Tax> taxes = ContainedTax.of(entries.stream().map(Entry::taxRate).toList(), amounts).stream()
                 .filter(t -> t.tax().isPositive())
                 .map(t -> new Document.Tax(t.rate().toString(), t.net(), t.tax()))
                 .toList();

@@ -4,6 +4,8 @@ import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.payments.PaymentSteps;
+import gastfreund.app.vouchers.Goods;
+import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
@@ -34,6 +36,7 @@ public class Endings {
     private final PaymentSteps steps;
     private final OrderLetters letters;
     private final Documents documents;
+    private final PrepaidService prepaid;
     private final Clock clock;
 
     Endings(
@@ -44,6 +47,7 @@ public class Endings {
             PaymentSteps steps,
             OrderLetters letters,
             Documents documents,
+            PrepaidService prepaid,
             Clock clock) {
         this.store = store;
         this.journal = journal;
@@ -52,6 +56,7 @@ public class Endings {
         this.steps = steps;
         this.letters = letters;
         this.documents = documents;
+        this.prepaid = prepaid;
         this.clock = clock;
     }
 
@@ -115,6 +120,25 @@ public class Endings {
         return Outcome.DONE;
     }
 
+    /** Takes back a voucher or a pass of which nothing was used, and gives back what it cost. */
+    @Transactional
+    public Outcome takeBack(Order order, String id, String host) {
+        Goods goods = prepaid.goodsOfOrder(order.id()).stream()
+                .filter(g -> g.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("not of this order"));
+        if (!prepaid.takeBack(goods, order.id(), "taken back")) {
+            return Outcome.CHANGED;
+        }
+        steps.refundOrder(order.id(), goods.price(), "taken back");
+        documents.creditNote(order, goods);
+        String status = order.status().code();
+        String number = Long.toString(order.number());
+        Instant at = clock.instant();
+        store.write(new JournalEntry(order.id(), "order", number, status, status, host, "taken back: " + goods.title(), at), at);
+        return Outcome.DONE;
+    }
+
     /** Notes that money was paid on the spot. */
     @Transactional
     public Outcome paidOnTheSpot(Order order, BookingId booking, Money amount, String host) {
@@ -137,7 +161,7 @@ public class Endings {
         }
         journal.move(order, line, BookingStatus.CONFIRMED, host, "", clock.instant());
         authorised(order).ifPresent(p -> {
-            Money amount = line.dueNow().atMost(steps.undecided(p));
+            Money amount = line.open().atMost(steps.undecided(p));
             if (amount.isPositive()) {
                 steps.capture(p, booking, amount);
                 store.addPaid(booking, amount);
@@ -145,7 +169,7 @@ public class Endings {
         });
         Order after = now(order);
         OrderLine accepted = after.line(booking).orElseThrow();
-        documents.receipt(after, List.of(accepted));
+        documents.receipt(after, List.of(accepted), List.of());
         letters.accepted(after, accepted);
         return Outcome.DONE;
     }
@@ -157,7 +181,7 @@ public class Endings {
         if (line.status() != BookingStatus.REQUESTED) {
             return Outcome.CHANGED;
         }
-        end(order, line, BookingStatus.DECLINED, Money.ZERO, why, host);
+        end(order, line, BookingStatus.DECLINED, line.paid(), why, host);
         tellEnd(order, booking, "declined", null, true);
         return Outcome.DONE;
     }
@@ -174,7 +198,7 @@ public class Endings {
         Order order = store.byBooking(booking.value()).orElseThrow();
         OrderLine line = current(order, booking);
         if (line.status() == BookingStatus.REQUESTED) {
-            end(order, line, BookingStatus.LAPSED, Money.ZERO, "nobody answered in time", "house");
+            end(order, line, BookingStatus.LAPSED, line.paid(), "nobody answered in time", "house");
             tellEnd(order, booking, "unanswered", null, true);
         }
     }
@@ -200,7 +224,7 @@ public class Endings {
         journal.move(order, line, to, who, why, clock.instant());
         if (line.status() == BookingStatus.REQUESTED) {
             authorised(order).ifPresent(p -> {
-                Money amount = line.dueNow().atMost(steps.undecided(p));
+                Money amount = line.open().atMost(steps.undecided(p));
                 if (amount.isPositive()) {
                     steps.release(p, amount, to.code());
                 }
@@ -209,11 +233,31 @@ public class Endings {
         if (refund.isPositive()) {
             giveBack(order, line, refund, why);
         }
+        if (!who.equals("guest") || givesVisitsBack(line)) {
+            prepaid.giveVisitsBack(line.booking(), order.id(), to.code());
+        }
+    }
+
+    /**
+     * Whether a guest's cancellation now gives the visits of a pass back: where the terms keep nothing of what they were
+     * worth.
+     */
+    public boolean givesVisitsBack(OrderLine line) {
+        Terms.By by = line.status() == BookingStatus.REQUESTED ? Terms.By.HOST : Terms.By.GUEST;
+        return line.covered().isPositive()
+                && catalogues.catalogue()
+                        .offer(line.offer())
+                        .terms()
+                        .cancel(line.covered(), Money.ZERO, line.covered(), line.time().startInstant(), clock.instant(), by)
+                        .keep()
+                        .isZero();
     }
 
     private void giveBack(Order order, OrderLine line, Money amount, String why) {
         steps.refundOrder(order.id(), amount, why);
         store.addPaid(line.booking(), Money.ZERO.minus(amount));
-        documents.creditNote(order, line, amount);
+        if (line.status() != BookingStatus.REQUESTED) {
+            documents.creditNote(order, line, amount);
+        }
     }
 }

@@ -6,6 +6,7 @@ import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.openings.Slot;
 import gastfreund.app.payments.PaymentSteps;
+import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;
@@ -39,6 +40,7 @@ public class Moves {
     private final PaymentSteps steps;
     private final OrderLetters letters;
     private final Documents documents;
+    private final PrepaidService prepaid;
     private final Clock clock;
 
     Moves(
@@ -49,8 +51,10 @@ public class Moves {
             PaymentSteps steps,
             OrderLetters letters,
             Documents documents,
+            PrepaidService prepaid,
             Clock clock) {
         this.documents = documents;
+        this.prepaid = prepaid;
         this.store = store;
         this.journal = journal;
         this.catalogues = catalogues;
@@ -86,12 +90,21 @@ public class Moves {
         return openings.openings(choice(order, line).query(date, date, now)).entries().stream()
                 .filter(e -> e.time().start() == start && start != line.time().start())
                 .findFirst()
+                .filter(e -> isWithinPass(line, catalogue.zone().dateOf(e.time().start())))
                 .map(entry -> proposal(line, entry));
+    }
+
+    /** A pass pays for visits until its last day. */
+    private boolean isWithinPass(OrderLine line, LocalDate date) {
+        return prepaid.passOf(line.booking()).map(p -> !date.isAfter(p.lastDay())).orElse(true);
     }
 
     private Proposal proposal(OrderLine line, Answer.Entry entry) {
         Answer.Judged option = Slot.cheapest(entry);
-        Money total = option.opening().price().minus(line.discount()).notBelowZero();
+        // What a pass pays for stays with the pass, whatever the units cost then.
+        Money total = line.covered().isPositive()
+                ? line.total()
+                : option.opening().price().minus(line.discount()).notBelowZero();
         Money back = line.paid().minus(total).notBelowZero();
         Money more = total.minus(line.total()).notBelowZero();
         return new Proposal(entry.time(), option, total, back, more);

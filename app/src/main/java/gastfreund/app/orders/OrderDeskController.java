@@ -2,11 +2,13 @@ package gastfreund.app.orders;
 
 import gastfreund.app.house.Formats;
 import gastfreund.app.payments.PaymentService;
+import java.security.Principal;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.server.ResponseStatusException;
 
 /** Orders at the desk. */
@@ -42,11 +44,19 @@ class OrderDeskController {
         Order order = orders.byNumber(number).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         model.addAttribute("order", order);
         model.addAttribute("rows", pages.rows(order.lines(), (Formats) model.getAttribute("f")));
+        model.addAttribute("goods", pages.goods(order));
         model.addAttribute("payments", payments.ofOrder(order.id()));
         model.addAttribute("paid", order.paid());
         model.addAttribute("journal", orders.journal(order));
         model.addAttribute("endings", endings);
         model.addAttribute("documents", documents.ofOrder(order));
         return "orders/desk-order";
+    }
+
+    @PostMapping("/desk/orders/{number}/goods/{goods}/return")
+    String takeBack(@PathVariable long number, @PathVariable String goods, Principal host) {
+        Order order = orders.byNumber(number).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        boolean done = endings.takeBack(order, goods, host.getName()) == Endings.Outcome.DONE;
+        return "redirect:/desk/orders/" + number + "?said=" + (done ? "returned" : "changed");
     }
 }

@@ -52,7 +52,9 @@ public class OrderIntake {
                 booking.place(), placed, catalogue.zone());
         Quote quote = Quote.of(List.of(new Quote.Asked(line, Quote.Pay.NOW)), placed, catalogue.zone());
         store.insertBooking(booking, length, placed);
-        long order = store.insert(tokens.next(), null, contact, Locale.ENGLISH, OrderStatus.PLACED, quote, null, placed);
+        long order = store.insert(
+                tokens.next(), null, contact, Locale.ENGLISH, OrderStatus.PLACED, quote.total(), quote.dueNow(), null,
+                placed);
         store.insertLine(order, 0, booking.id(), quote.lines().get(0), offer.taxRate());
         if (quote.dueNow().isPositive()) {
             payments.recordElsewhere(order, booking.id(), quote.dueNow(), placed);

@@ -12,6 +12,7 @@ import gastfreund.app.messages.LetterWriter;
 import gastfreund.app.messages.Outbox;
 import gastfreund.app.payments.GatewayAccount;
 import gastfreund.app.payments.Payment;
+import gastfreund.app.vouchers.Prepaid;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingStatus;
 import java.time.Clock;
@@ -113,6 +114,25 @@ class OrderLetters {
     /** The transfer did not come in time, and the places are free again. */
     void transferMissed(Order order) {
         toGuest(order, "transfer-missed", order.lost(), "");
+    }
+
+    /** Vouchers and passes were paid for and issued. */
+    void issued(Order order, List<Prepaid> issued) {
+        Formats f = speech.in(order.locale(), catalogues.catalogue());
+        Map<String, Object> model = model(order, f, List.of());
+        model.put("prepaid", issued);
+        model.put("codes", address.of("/codes/"));
+        String subject = f.text("letter.issued.subject", issued.get(0).title());
+        LetterWriter.Parts parts = writer.write("issued", f.locale(), model);
+        put(order, "issued", order.contact().email(), subject, parts, null);
+        Formats english = speech.in(Locale.ENGLISH, catalogues.catalogue());
+        Map<String, Object> hostModel = model(order, english, List.of());
+        hostModel.put("intro", english.text("letter.host-issued.intro", order.contact().name(), issued.get(0).title()));
+        String hostSubject =
+                english.text("letter.host-issued.subject", order.contact().name(), Long.toString(order.number()));
+        for (String host : hosts.addresses()) {
+            put(order, "host-issued", host, hostSubject, writer.write("host", english.locale(), hostModel), null);
+        }
     }
 
     /** What is left to pay is asked for. */

@@ -18,6 +18,7 @@ import java.util.Map;
  * A line of an order: its booking and what it cost when it was placed.
  *
  * @param place null where the offer has none
+ * @param covered what a pass pays for, beside the total
  * @param paid what the house has of it: paid, less what was decided to go back
  * @param expires when the hold ends (exclusive); null where it is none
  * @param balanceDue when the balance falls due; null where there is none
@@ -35,6 +36,7 @@ public record OrderLine(
         BookingStatus status,
         Instant expires,
         Money discount,
+        Money covered,
         Money total,
         Money deposit,
         Money paid,
@@ -45,6 +47,11 @@ public record OrderLine(
     /** What is still to be paid of it, now or later; nothing where it does not stand. */
     public Money unpaid() {
         return stands() ? total.minus(paid).notBelowZero() : Money.ZERO;
+    }
+
+    /** What is still to be paid of what is due with the order. */
+    public Money open() {
+        return dueNow.minus(paid).notBelowZero();
     }
 
     /** Whether it can still be cancelled. */

@@ -8,6 +8,9 @@ import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.openings.Slot;
 import gastfreund.app.openings.TermsInWords;
+import gastfreund.app.vouchers.Goods;
+import gastfreund.app.vouchers.Prepaid;
+import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Place;
 import gastfreund.core.offers.Staff;
@@ -43,12 +46,26 @@ public class OrderPages {
             List<String> terms,
             Instant freeUntil) {}
 
+    /**
+     * A voucher or a pass of an order.
+     *
+     * @param prepaid null before the money has come
+     */
+    public record Sold(Goods goods, Prepaid prepaid) {}
+
     private final CatalogueService catalogues;
     private final OpeningsService openings;
     private final AnswerStore answers;
+    private final PrepaidService prepaid;
     private final Clock clock;
 
-    OrderPages(CatalogueService catalogues, OpeningsService openings, AnswerStore answers, Clock clock) {
+    OrderPages(
+            CatalogueService catalogues,
+            OpeningsService openings,
+            AnswerStore answers,
+            PrepaidService prepaid,
+            Clock clock) {
+        this.prepaid = prepaid;
         this.answers = answers;
         this.catalogues = catalogues;
         this.openings = openings;
@@ -58,6 +75,13 @@ public class OrderPages {
     public List<Row> rows(List<OrderLine> lines, Formats f) {
         Catalogue catalogue = catalogues.catalogue();
         return lines.stream().map(line -> row(line, catalogue, f)).toList();
+    }
+
+    /** The vouchers and passes of an order. */
+    public List<Sold> goods(Order order) {
+        return prepaid.goodsOfOrder(order.id()).stream()
+                .map(g -> new Sold(g, g.isIssued() ? prepaid.byId(g.prepaid()) : null))
+                .toList();
     }
 
     private Row row(OrderLine line, Catalogue catalogue, Formats f) {

@@ -2,6 +2,7 @@ package gastfreund.app.orders;
 
 import gastfreund.app.baskets.BasketLine;
 import gastfreund.app.baskets.BasketService;
+import gastfreund.app.baskets.Bill;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.house.Tokens;
@@ -10,13 +11,17 @@ import gastfreund.app.payments.GatewayException;
 import gastfreund.app.payments.Gateways;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
+import gastfreund.app.vouchers.Goods;
+import gastfreund.app.vouchers.Prepaid;
+import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.BookingSteps;
+import gastfreund.core.orders.Pass;
 import gastfreund.core.orders.PromoCode;
-import gastfreund.core.orders.Quote;
+import gastfreund.core.orders.Settlement;
 import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.Instant;
@@ -44,6 +49,7 @@ public class OrderService {
     private final Gateways gateways;
     private final OrderLetters letters;
     private final Documents documents;
+    private final PrepaidService prepaid;
     private final Tokens tokens;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -58,6 +64,7 @@ public class OrderService {
             Gateways gateways,
             OrderLetters letters,
             Documents documents,
+            PrepaidService prepaid,
             Tokens tokens,
             TransactionTemplate transaction,
             Clock clock) {
@@ -70,6 +77,7 @@ public class OrderService {
         this.gateways = gateways;
         this.letters = letters;
         this.documents = documents;
+        this.prepaid = prepaid;
         this.tokens = tokens;
         this.transaction = transaction;
         this.clock = clock;
@@ -110,9 +118,6 @@ public class OrderService {
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         Catalogue catalogue = catalogues.catalogue();
         List<BasketLine> lines = baskets.lines(basket);
-        if (lines.isEmpty()) {
-            return new Placed.Empty();
-        }
         List<BookingId> lost = lines.stream()
                 .filter(line -> !isToBeHad(line, catalogue, now))
                 .map(BasketLine::id)
@@ -120,44 +125,80 @@ public class OrderService {
         if (!lost.isEmpty()) {
             return new Placed.NotToBeHad(lost);
         }
-        Quote quote = baskets.quote(basket, lines);
+        Bill bill = baskets.bill(basket, lines);
+        if (lines.isEmpty() && bill.goods().isEmpty()) {
+            return new Placed.Empty();
+        }
         List<BookingStatus> statuses = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
-            boolean nothingDue = quote.lines().get(i).dueNow().isZero();
-            statuses.add(BookingSteps.whenPlaced(catalogue.offer(lines.get(i).offer()), nothingDue));
+            statuses.add(BookingSteps.whenPlaced(catalogue.offer(lines.get(i).offer()), bill.dueNow(i).isZero()));
         }
-        boolean waits = statuses.contains(BookingStatus.HELD);
+        boolean waits = statuses.contains(BookingStatus.HELD) || lines.isEmpty();
         OrderStatus status = waits ? OrderStatus.WAITING : OrderStatus.PLACED;
-        String promoCode = quote.promo() == PromoCode.Outcome.APPLIED ? baskets.promoCode(basket) : null;
-        long id = store.insert(tokens.next(), basket, request.contact().trimmed(), request.locale(), status, quote, promoCode, now);
+        String promoCode = bill.quote().promo() == PromoCode.Outcome.APPLIED ? baskets.promoCode(basket) : null;
+        long id = store.insert(
+                tokens.next(), basket, request.contact().trimmed(), request.locale(), status, bill.total(), bill.due(),
+                promoCode, now);
         answers.replace(lines.stream().map(BasketLine::id).toList(), request.answers());
         answers.agreed(id, request.agreed(), now);
         for (int i = 0; i < lines.size(); i++) {
             BasketLine line = lines.get(i);
-            store.insertLine(id, i, line.id(), quote.lines().get(i), catalogue.offer(line.offer()).taxRate());
+            store.insertLine(id, i, line.id(), bill.quote().lines().get(i), catalogue.offer(line.offer()).taxRate());
             if (statuses.get(i) != BookingStatus.HELD) {
                 store.moveBooking(line.id(), statuses.get(i));
             }
             String to = statuses.get(i).code();
             store.write(new JournalEntry(id, "booking", line.id().value(), "held", to, "guest", "ordered", now), now);
         }
+        prepaid.order(basket, id);
+        settle(id, lines, bill, catalogue);
         Order order = store.byId(id).orElseThrow();
         if (!waits) {
-            documents.receipt(order, order.booked());
+            documents.receipt(order, order.booked(), List.of());
             letters.placed(order);
         }
-        if (quote.dueNow().isZero()) {
+        if (bill.dueNow().isZero()) {
             return new Placed.Done(order, null);
         }
         Gateway gateway = chosen(ways(order), request.gateway());
-        return new Placed.Done(order, payments.want(id, gateway, quote.dueNow(), isAuthorisedFirst(order)));
+        return new Placed.Done(order, payments.want(id, gateway, bill.dueNow(), isAuthorisedFirst(order)));
+    }
+
+    /** Takes from vouchers and passes what they pay of an order. */
+    private void settle(long order, List<BasketLine> lines, Bill bill, Catalogue catalogue) {
+        for (int i = 0; i < lines.size(); i++) {
+            Prepaid pass = bill.covers().get(i);
+            if (pass != null) {
+                int visits = Pass.visitsOf(BasketService.priced(lines.get(i), catalogue));
+                prepaid.take(pass, order, lines.get(i).id(), visits);
+            }
+        }
+        for (int v = 0; v < bill.vouchers().size(); v++) {
+            int voucher = v;
+            Prepaid one = bill.vouchers().get(v);
+            Money now = Money.ZERO;
+            for (Settlement.Part part : bill.settlement().parts().stream().filter(p -> p.voucher() == voucher).toList()) {
+                BookingId booking = lines.get(part.line()).id();
+                now = now.plus(part.now());
+                store.addPaid(booking, part.now().plus(part.later()));
+                if (part.later().isPositive()) {
+                    payments.recordVoucher(order, booking, one.id(), part.later());
+                }
+            }
+            if (now.isPositive()) {
+                payments.recordVoucher(order, null, one.id(), now);
+            }
+            if (bill.settlement().of(v).isPositive()) {
+                prepaid.take(one, order, null, bill.settlement().of(v).minor());
+            }
+        }
     }
 
     /** Where what is due now of a basket can be paid, the first one being proposed. */
-    public List<Gateway> ways(List<BasketLine> lines, Quote quote) {
+    public List<Gateway> ways(List<BasketLine> lines, Bill bill) {
         Catalogue catalogue = catalogues.catalogue();
         List<BasketLine> due = IntStream.range(0, lines.size())
-                .filter(i -> quote.lines().get(i).dueNow().isPositive())
+                .filter(i -> bill.dueNow(i).isPositive())
                 .mapToObj(lines::get)
                 .toList();
         boolean byHand = due.stream().anyMatch(l -> catalogue.offer(l.offer()).confirm() == Offer.Confirm.BY_HAND);
@@ -167,7 +208,7 @@ public class OrderService {
     /** Where an order can be paid, the first one being proposed. */
     public List<Gateway> ways(Order order) {
         List<Interval> times = order.standing().stream()
-                .filter(l -> l.dueNow().isPositive())
+                .filter(l -> l.open().isPositive())
                 .map(OrderLine::time)
                 .toList();
         return gateways.fitting(isAuthorisedFirst(order), first(times));
@@ -190,7 +231,7 @@ public class OrderService {
     private boolean isAuthorisedFirst(Order order) {
         Catalogue catalogue = catalogues.catalogue();
         return order.lines().stream()
-                .anyMatch(l -> l.dueNow().isPositive()
+                .anyMatch(l -> l.open().isPositive()
                         && catalogue.offer(l.offer()).confirm() == Offer.Confirm.BY_HAND);
     }
 
@@ -262,16 +303,22 @@ public class OrderService {
     /** What is due now and neither paid nor authorised. */
     Money unpaid(Order order) {
         Money due = Money.sum(order.standing().stream().map(OrderLine::dueNow).toList());
+        Money goods = Money.sum(goods(order).stream().filter(g -> !g.returned()).map(Goods::price).toList());
         Money secured = Money.sum(payments.ofOrder(order.id()).stream()
                 .filter(p -> p.booking() == null)
                 .map(Payment::secured)
                 .toList());
-        return due.minus(secured).notBelowZero();
+        return due.plus(goods).minus(secured).notBelowZero();
     }
 
     /** What a guest answered for a booking. */
     public List<GivenAnswer> answersOf(BookingId booking) {
         return answers.of(booking);
+    }
+
+    /** The vouchers and passes that an order buys. */
+    public List<Goods> goods(Order order) {
+        return prepaid.goodsOfOrder(order.id());
     }
 
     /** The guest's own change of how they can be reached, and of what they answered. */

@@ -46,7 +46,8 @@ class OrderStore {
             Contact contact,
             Locale locale,
             OrderStatus status,
-            Quote quote,
+            Money total,
+            Money dueNow,
             String promoCode,
             Instant now) {
         GeneratedKeyHolder key = new GeneratedKeyHolder();
@@ -68,8 +69,8 @@ class OrderStore {
                 .param("notes", contact.notes())
                 .param("locale", locale.toLanguageTag())
                 .param("status", status.code())
-                .param("total", quote.total().minor())
-                .param("dueNow", quote.dueNow().minor())
+                .param("total", total.minor())
+                .param("dueNow", dueNow.minor())
                 .param("promoCode", promoCode)
                 .param("now", now.getEpochSecond())
                 .update(key);
@@ -119,21 +120,22 @@ class OrderStore {
         jdbc.sql(
                         """
                         INSERT INTO order_lines (order_id, line, booking, amount, discount, total, deposit, due_now,
-                                                 balance, balance_due, tax_rate)
-                        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+                                                 balance, balance_due, tax_rate, covered)
+                        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
                         """)
                 .params(
                         order,
                         line,
                         booking.value(),
-                        quoted.price().amount().minor(),
+                        quoted.amount().minor(),
                         quoted.discount().minor(),
                         quoted.total().minor(),
                         quoted.deposit().minor(),
                         quoted.dueNow().minor(),
                         quoted.balance().minor(),
                         quoted.balanceDue() == null ? null : quoted.balanceDue().toString(),
-                        taxRate.toString())
+                        taxRate.toString(),
+                        quoted.covered().minor())
                 .update();
         jdbc.sql("UPDATE bookings SET order_id = ? WHERE id = ?")
                 .params(order, booking.value())
@@ -291,17 +293,21 @@ class OrderStore {
                 .list();
     }
 
-    /** Orders that wait for money and whose places are no longer kept. */
+    /** Orders that wait for money and whose places are no longer kept; those without places wait for half an hour. */
     List<Long> waitingInVain(Instant now) {
         return jdbc.sql(
                         """
                         SELECT id FROM orders o
                         WHERE status = 'waiting'
                           AND NOT EXISTS (SELECT 1 FROM bookings b
-                                          WHERE b.order_id = o.id AND b.status = 'held' AND b.expires_at > ?)
+                                          WHERE b.order_id = o.id AND b.status = 'held' AND b.expires_at > :now)
+                          AND NOT EXISTS (SELECT 1 FROM goods g WHERE g.order_id = o.id
+                                          AND (o.placed_at > :now - 1800
+                                               OR EXISTS (SELECT 1 FROM payments p WHERE p.order_id = o.id
+                                                          AND p.state = 'created' AND p.expires_at > :now)))
                         ORDER BY placed_at
                         """)
-                .param(now.getEpochSecond())
+                .param("now", now.getEpochSecond())
                 .query(Long.class)
                 .list();
     }
@@ -379,7 +385,7 @@ class OrderStore {
     private List<OrderLine> lines(long order) {
         return jdbc.sql(
                         """
-                        SELECT b.*, l.discount, l.total, l.deposit, l.paid, l.due_now, l.balance, l.balance_due,
+                        SELECT b.*, l.discount, l.covered, l.total, l.deposit, l.paid, l.due_now, l.balance, l.balance_due,
                                (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
                         FROM order_lines l JOIN bookings b ON b.id = l.booking
                         WHERE l.order_id = ?
@@ -409,6 +415,7 @@ class OrderStore {
                 BookingStatus.ofCode(row.getString("status")),
                 expiring ? Instant.ofEpochSecond(expires) : null,
                 Money.ofMinor(row.getLong("discount")),
+                Money.ofMinor(row.getLong("covered")),
                 Money.ofMinor(row.getLong("total")),
                 Money.ofMinor(row.getLong("deposit")),
                 Money.ofMinor(row.getLong("paid")),

@@ -6,12 +6,17 @@ import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentMoved;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.payments.PaymentSteps;
+import gastfreund.app.vouchers.Goods;
+import gastfreund.app.vouchers.Prepaid;
+import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.BookingSteps;
 import gastfreund.core.orders.PaymentState;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -28,6 +33,7 @@ class Outcomes {
     private final PaymentSteps steps;
     private final OrderLetters letters;
     private final Documents documents;
+    private final PrepaidService prepaid;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
@@ -40,6 +46,7 @@ class Outcomes {
             PaymentSteps steps,
             OrderLetters letters,
             Documents documents,
+            PrepaidService prepaid,
             TransactionTemplate transaction,
             Clock clock) {
         this.store = store;
@@ -50,6 +57,7 @@ class Outcomes {
         this.steps = steps;
         this.letters = letters;
         this.documents = documents;
+        this.prepaid = prepaid;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -93,47 +101,85 @@ class Outcomes {
         payments.dropTransfers(order.id());
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
-        Money used = Money.ZERO;
+        Money left = payment.amount();
         for (OrderLine line : order.lines()) {
-            boolean waited = line.status() == BookingStatus.HELD || line.status() == BookingStatus.LAPSED;
-            if (waited && isToBeHad(line, catalogue, now)) {
+            Money due = line.open();
+            if (waits(line) && due.compareTo(left) <= 0 && isToBeHad(line, catalogue, now)) {
                 BookingStatus to = BookingSteps.whenSecured(catalogue.offer(line.offer()));
                 move(order, line, to, "paid", now);
-                used = used.plus(to == BookingStatus.CONFIRMED ? take(payment, line) : line.dueNow());
+                if (to == BookingStatus.CONFIRMED) {
+                    take(payment, line, due);
+                }
+                left = left.minus(due);
             } else if (line.status() == BookingStatus.HELD) {
-                move(order, line, BookingStatus.LAPSED, "the place was gone when the money came", now);
+                lose(order, line, "the place was gone when the money came", now);
             } else if (line.status() == BookingStatus.CONFIRMED) {
-                used = used.plus(take(payment, line));
+                Money part = due.atMost(left);
+                take(payment, line, part);
+                left = left.minus(part);
             }
         }
-        // Whatever no booking has use for goes back: places that were gone, and what was cancelled meanwhile.
-        Money back = payment.amount().minus(used).notBelowZero();
-        if (back.isPositive()) {
-            giveBack(payment, back, "the place was gone when the money came");
+        List<Prepaid> issued = new ArrayList<>();
+        for (Goods goods : prepaid.goodsOfOrder(order.id())) {
+            if (!goods.isIssued() && goods.price().compareTo(left) <= 0) {
+                if (payment.captureLater()) {
+                    steps.capture(payment, null, goods.price());
+                }
+                issued.add(prepaid.issue(goods));
+                left = left.minus(goods.price());
+            }
         }
+        // Whatever nothing has use for goes back: places that were gone, and what was cancelled meanwhile.
+        if (left.isPositive()) {
+            giveBack(payment, left, "the place was gone when the money came");
+        }
+        tell(order, issued, left, now);
+    }
+
+    private void tell(Order order, List<Prepaid> issued, Money back, Instant now) {
         Order after = store.byId(order.id()).orElseThrow();
-        boolean stands = !after.standing().isEmpty();
+        boolean stands = !after.standing().isEmpty() || !issued.isEmpty();
         boolean told = order.status() == OrderStatus.PLACED;
         moveOrder(after, stands || told ? OrderStatus.PLACED : OrderStatus.LAPSED, now);
+        Order placed = store.byId(order.id()).orElseThrow();
         if (!stands) {
-            letters.tooLate(after, back);
-        } else if (!told) {
-            Order placed = store.byId(order.id()).orElseThrow();
-            documents.receipt(placed, placed.booked());
+            letters.tooLate(placed, back);
+            return;
+        }
+        List<OrderLine> news = told ? List.of() : placed.booked();
+        documents.receipt(placed, news, issued.isEmpty() ? List.of() : prepaid.goodsOfOrder(order.id()));
+        if (!told && !placed.standing().isEmpty()) {
             letters.placed(placed);
+        }
+        if (!issued.isEmpty()) {
+            letters.issued(placed, issued);
         }
     }
 
-    /** Takes what is due now of a line: it has been captured with the payment, or is captured now for it. */
-    private Money take(Payment payment, OrderLine line) {
-        Money due = line.dueNow().minus(line.paid()).notBelowZero();
-        if (due.isPositive()) {
-            if (payment.captureLater()) {
-                steps.capture(payment, line.booking(), due);
-            }
-            store.addPaid(line.booking(), due);
+    /** A line that waits for money, or did; one that a pass paid for has given its visits back when it lapsed. */
+    private static boolean waits(OrderLine line) {
+        return line.status() == BookingStatus.HELD
+                || line.status() == BookingStatus.LAPSED && !line.covered().isPositive();
+    }
+
+    /** A place goes back, and with it what vouchers and passes had paid. */
+    private void lose(Order order, OrderLine line, String why, Instant now) {
+        move(order, line, BookingStatus.LAPSED, why, now);
+        if (line.paid().isPositive()) {
+            steps.refundVouchers(order.id(), line.paid(), why);
+            store.addPaid(line.booking(), Money.ZERO.minus(line.paid()));
         }
-        return due;
+        prepaid.giveVisitsBack(line.booking(), order.id(), why);
+    }
+
+    /** Takes an amount for a line: it has been captured with the payment, or is captured now. */
+    private void take(Payment payment, OrderLine line, Money amount) {
+        if (amount.isPositive()) {
+            if (payment.captureLater()) {
+                steps.capture(payment, line.booking(), amount);
+            }
+            store.addPaid(line.booking(), amount);
+        }
     }
 
     private void giveBack(Payment payment, Money amount, String why) {
@@ -206,7 +252,7 @@ class Outcomes {
         Instant now = clock.instant();
         for (OrderLine line : order.lines()) {
             if (line.status() == BookingStatus.HELD) {
-                move(order, line, BookingStatus.LAPSED, "not paid in time", now);
+                lose(order, line, "not paid in time", now);
             }
         }
         Order after = store.byId(id).orElseThrow();

@@ -12,6 +12,7 @@ import java.time.Instant;
  * @param booking the booking whose balance it pays; null where it pays what was due with the order
  * @param reference the gateway's name for it; null until the gateway has answered
  * @param captureLater whether the amount is authorised first, and captured or released part by part
+ * @param prepaid the voucher it was made with; null where it was not
  * @param payUrl where the guest pays; null until the gateway has answered
  * @param expires until when the guest can pay; null until the gateway has answered
  */
@@ -28,6 +29,7 @@ public record Payment(
         Money refunded,
         PaymentState state,
         String reason,
+        String prepaid,
         String payUrl,
         Instant created,
         Instant expires) {
@@ -37,6 +39,9 @@ public record Payment(
 
     /** The name of what was paid before the house came here, at a gateway that is not known here. */
     public static final String ELSEWHERE = "elsewhere";
+
+    /** The name of what is paid with a voucher. */
+    public static final String VOUCHER = "voucher";
 
     /** What the house has of it. */
     public Money kept() {
@@ -62,6 +67,10 @@ public record Payment(
     /** Whether no gateway has to do with it, so that the host gives it back by hand. */
     public boolean isByHand() {
         return gateway.equals(ON_THE_SPOT) || gateway.equals(ELSEWHERE);
+    }
+
+    public boolean isVoucher() {
+        return prepaid != null;
     }
 
     /** Whether it comes to the house's bank account, and goes back from there. */

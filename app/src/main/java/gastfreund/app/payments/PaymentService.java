@@ -89,6 +89,17 @@ public class PaymentService {
     }
 
     /**
+     * Writes down money that a voucher pays.
+     *
+     * @param booking the booking whose balance it pays; null where it pays what is due with the order
+     */
+    public void recordVoucher(long order, BookingId booking, String voucher, Money amount) {
+        String id = insert(order, booking, Payment.VOUCHER, amount, false);
+        store.madeWith(id, voucher);
+        store.move(id, PaymentState.CAPTURED, "");
+    }
+
+    /**
      * Makes a wanted payment at the gateway.
      *
      * @param label the order's number

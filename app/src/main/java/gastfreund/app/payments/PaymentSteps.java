@@ -1,6 +1,7 @@
 package gastfreund.app.payments;
 
 import gastfreund.app.house.Tokens;
+import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.orders.PaymentState;
@@ -24,6 +25,7 @@ public class PaymentSteps {
 
     private final PaymentStore store;
     private final Gateways gateways;
+    private final PrepaidService prepaid;
     private final Tokens tokens;
     private final ApplicationEventPublisher events;
     private final TransactionTemplate transaction;
@@ -32,12 +34,14 @@ public class PaymentSteps {
     PaymentSteps(
             PaymentStore store,
             Gateways gateways,
+            PrepaidService prepaid,
             Tokens tokens,
             ApplicationEventPublisher events,
             TransactionTemplate transaction,
             Clock clock) {
         this.store = store;
         this.gateways = gateways;
+        this.prepaid = prepaid;
         this.tokens = tokens;
         this.events = events;
         this.transaction = transaction;
@@ -46,6 +50,11 @@ public class PaymentSteps {
 
     /** Decides to give back a part of what was paid with a payment. */
     public void refund(Payment payment, Money amount, String why) {
+        if (payment.isVoucher()) {
+            account(payment, Step.Kind.REFUND, amount);
+            prepaid.giveBack(payment.prepaid(), payment.order(), amount, why);
+            return;
+        }
         step(payment, Step.Kind.REFUND, null, amount, why);
     }
 
@@ -65,16 +74,16 @@ public class PaymentSteps {
 
     /**
      * Decides to give back an amount of what was paid for an order, from its payments in the order in which they came:
-     * first those through a gateway, then those that are handed back by hand.
+     * first those through a gateway, then those from vouchers, then those that are handed back by hand.
      *
-     * @return what goes back through gateways; the rest is handed back by hand
+     * @return what goes back by itself; the rest is handed back by hand
      * @throws IllegalArgumentException where more is to go back than was paid
      */
     public Money refundOrder(long order, Money amount, String why) {
         Money left = amount;
         Money through = Money.ZERO;
         List<Payment> all = store.ofOrder(order);
-        for (Payment payment : all.stream().sorted(Comparator.comparing(Payment::isByHand)).toList()) {
+        for (Payment payment : all.stream().sorted(Comparator.comparing(PaymentSteps::turn)).toList()) {
             Money part = left.atMost(refundable(payment));
             if (part.isPositive()) {
                 if (payment.isByHand()) {
@@ -92,12 +101,32 @@ public class PaymentSteps {
         return through;
     }
 
+    /** Gateways give back first, then vouchers, then hands. */
+    private static int turn(Payment payment) {
+        return payment.isByHand() ? 2 : payment.isVoucher() ? 1 : 0;
+    }
+
+    /** Puts an amount of what vouchers paid for an order back onto them. */
+    public void refundVouchers(long order, Money amount, String why) {
+        Money left = amount;
+        for (Payment payment : store.ofOrder(order).stream().filter(Payment::isVoucher).toList()) {
+            Money part = left.atMost(refundable(payment));
+            if (part.isPositive()) {
+                refund(payment, part, why);
+                left = left.minus(part);
+            }
+        }
+        if (left.isPositive()) {
+            throw new IllegalArgumentException("more is to go back than vouchers paid");
+        }
+    }
+
     /**
      * What the house has of a payment, or has decided to capture, and has not yet decided to give back. Steps are carried
      * out in the order in which they were decided, so that a capture comes before the refund of what it takes.
      */
     private Money refundable(Payment payment) {
-        if (payment.isByHand()) {
+        if (payment.isByHand() || payment.isVoucher()) {
             return payment.kept();
         }
         Money taken = payment.captureLater() ? decided(payment, Step.Kind.CAPTURE) : payment.captured();

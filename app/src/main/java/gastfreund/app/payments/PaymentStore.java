@@ -39,6 +39,10 @@ class PaymentStore {
                 .update();
     }
 
+    void madeWith(String id, String voucher) {
+        jdbc.sql("UPDATE payments SET prepaid = ? WHERE id = ?").params(voucher, id).update();
+    }
+
     void answered(String id, Gateway.Told told) {
         jdbc.sql("UPDATE payments SET reference = ?, pay_url = ?, expires_at = ? WHERE id = ?")
                 .params(told.reference(), told.payUrl(), told.expires().getEpochSecond(), id)
@@ -96,6 +100,7 @@ class PaymentStore {
                 Money.ofMinor(row.getLong("refunded")),
                 PaymentState.ofCode(row.getString("state")),
                 row.getString("reason"),
+                row.getString("prepaid"),
                 row.getString("pay_url"),
                 Instant.ofEpochSecond(row.getLong("created_at")),
                 answered ? Instant.ofEpochSecond(expires) : null);

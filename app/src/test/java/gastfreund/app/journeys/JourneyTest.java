@@ -31,7 +31,7 @@ class JourneyTest extends Journey {
         open(true, 1280);
         page.navigate(address("/"));
         assertThat(heading("Quillmere Clay House")).isVisible();
-        assertThat(page.locator(".offer")).hasCount(6);
+        assertThat(page.locator(".offer")).hasCount(8);
         link("A private lesson").click();
         page.waitForLoadState();
         page.evaluate("window.sameDocument = true");

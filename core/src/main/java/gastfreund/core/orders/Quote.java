@@ -33,23 +33,45 @@ public record Quote(
         VENUE
     }
 
-    /** A line to be quoted. */
-    public record Asked(Line line, Pay pay) {}
+    /**
+     * A line to be quoted.
+     *
+     * @param covered whether a pass pays for its units, so that only its add-ons are left
+     */
+    public record Asked(Line line, Pay pay, boolean covered) {
+
+        /** A line for which no pass pays. */
+        public Asked(Line line, Pay pay) {
+            this(line, pay, false);
+        }
+
+        private Money amount() {
+            return covered ? line.price().addOns() : line.price().amount();
+        }
+    }
 
     /**
      * A line with its ladder.
      *
+     * @param amount the line's amount, less what a pass pays for
      * @param deposit what was asked as deposit; nothing where there is none
      * @param balanceDue when the balance falls due; null where there is none
      */
     public record QuotedLine(
             Line.Price price,
+            Money amount,
             Money discount,
             Money total,
             Money deposit,
             Money dueNow,
             Money balance,
-            LocalDate balanceDue) {}
+            LocalDate balanceDue) {
+
+        /** What a pass pays for. */
+        public Money covered() {
+            return price.amount().minus(amount);
+        }
+    }
 
     /**
      * The quote of a basket without a promo code.
@@ -69,11 +91,11 @@ public record Quote(
     public static Quote of(
             List<Asked> basket, Instant now, HouseZone zone, String code, Map<String, PromoCode> codes) {
         List<Line.Price> prices = basket.stream().map(a -> a.line().price()).toList();
-        List<Money> amounts = prices.stream().map(Line.Price::amount).toList();
+        List<Money> amounts = basket.stream().map(Asked::amount).toList();
         Discounts discounts = Discounts.of(basket, amounts, now, PromoCode.normal(code), codes);
         List<QuotedLine> lines = new ArrayList<>();
         for (int i = 0; i < basket.size(); i++) {
-            lines.add(quoted(basket.get(i), prices.get(i), discounts.ofLines().get(i), now, zone));
+            lines.add(quoted(basket.get(i), prices.get(i), amounts.get(i), discounts.ofLines().get(i), now, zone));
         }
         List<Money> totals = lines.stream().map(QuotedLine::total).toList();
         return new Quote(
@@ -88,9 +110,10 @@ public record Quote(
                 Money.sum(lines.stream().map(QuotedLine::balance).toList()));
     }
 
-    private static QuotedLine quoted(Asked asked, Line.Price price, Money discount, Instant now, HouseZone zone) {
+    private static QuotedLine quoted(
+            Asked asked, Line.Price price, Money amount, Money discount, Instant now, HouseZone zone) {
         Payment payment = asked.line().offer().payment();
-        Money total = price.amount().minus(discount);
+        Money total = amount.minus(discount);
         Money deposit = payment.when() == Payment.When.DEPOSIT ? payment.deposit().of(total) : Money.ZERO;
         Money dueNow =
                 switch (payment.when()) {
@@ -105,7 +128,7 @@ public record Quote(
             dueNow = total;
         }
         Money balance = total.minus(dueNow);
-        return new QuotedLine(price, discount, total, deposit, dueNow, balance, balance.isZero() ? null : due);
+        return new QuotedLine(price, amount, discount, total, deposit, dueNow, balance, balance.isZero() ? null : due);
     }
 
     /** Step 7. */

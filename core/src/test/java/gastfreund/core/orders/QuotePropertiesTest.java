@@ -42,7 +42,7 @@ class QuotePropertiesTest {
     private final List<Quote.Asked> basket = new ArrayList<>();
     private PromoCode promo;
 
-    private Quote quote(long seed) {
+    Quote quote(long seed) {
         Random random = new Random(seed);
         basket.clear();
         int lines = 1 + random.nextInt(6);
@@ -60,6 +60,19 @@ class QuotePropertiesTest {
         Set<OfferId> offers = random.nextBoolean() ? Set.of() : Set.of(new OfferId("o" + random.nextInt(4)));
         promo = new PromoCode("code", worth, offers, null, null, Money.ofMinor(random.nextInt(3000)), OptionalInt.empty(), 0);
         return Quote.of(basket, NOW, ZONE, "code", Map.of(PromoCode.normal("code"), promo));
+    }
+
+    /** The lines of the quote of a seed. */
+    List<Line> lines(long seed) {
+        quote(seed);
+        return basket.stream().map(Quote.Asked::line).toList();
+    }
+
+    /** The last quote as it would be if passes paid for every line. */
+    Quote covered() {
+        List<Quote.Asked> covered =
+                basket.stream().map(a -> new Quote.Asked(a.line(), a.pay(), true)).toList();
+        return Quote.of(covered, NOW, ZONE, "code", Map.of(PromoCode.normal("code"), promo));
     }
 
     private static Offer offer(Random random) {

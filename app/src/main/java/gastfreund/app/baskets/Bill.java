@@ -1,0 +1,90 @@
+package gastfreund.app.baskets;
+
+import gastfreund.app.vouchers.Goods;
+import gastfreund.app.vouchers.Prepaid;
+import gastfreund.core.money.ContainedTax;
+import gastfreund.core.money.Money;
+import gastfreund.core.orders.Quote;
+import gastfreund.core.orders.Settlement;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * All that a basket costs: its bookings, the vouchers and passes it buys, and what vouchers and passes pay of it.
+ *
+ * @param covers for each line of the quote the pass that pays for its units; null where none does
+ * @param vouchers those that the settlement speaks of, in its order
+ * @param entered everything that was entered, with what it does here
+ * @param taxes of bookings and goods together
+ */
+public record Bill(
+        Quote quote,
+        List<Goods> goods,
+        List<Prepaid> covers,
+        List<Prepaid> vouchers,
+        Settlement settlement,
+        List<Entered> entered,
+        List<ContainedTax> taxes) {
+
+    /**
+     * A voucher or a pass that was entered.
+     *
+     * @param money what a voucher pays here
+     * @param visits what a pass pays here
+     */
+    public record Entered(Prepaid prepaid, Money money, int visits) {
+
+        public boolean isUsed() {
+            return money.isPositive() || visits > 0;
+        }
+    }
+
+    /** A part of the balance. */
+    public record Later(LocalDate due, Money amount) {}
+
+    public Money goodsTotal() {
+        return Money.sum(goods.stream().map(Goods::price).toList());
+    }
+
+    /** What everything costs, less the discount and what passes pay for. */
+    public Money total() {
+        return quote.total().plus(goodsTotal());
+    }
+
+    /** What all lines cost before the discount. */
+    public Money subtotal() {
+        return quote.subtotal().plus(goodsTotal());
+    }
+
+    /** What is due with the order, by whatever it is paid. */
+    public Money due() {
+        return quote.dueNow().plus(goodsTotal());
+    }
+
+    /** What is left to pay with the order when the vouchers are used. */
+    public Money dueNow() {
+        return due().minus(settlement.now());
+    }
+
+    /** What is left of a line's due when the vouchers are used. */
+    public Money dueNow(int line) {
+        return quote.lines().get(line).dueNow().minus(settlement.now(line));
+    }
+
+    /** What is left to pay later, by date. */
+    public List<Later> later() {
+        Map<LocalDate, Money> byDate = new TreeMap<>();
+        for (int i = 0; i < quote.lines().size(); i++) {
+            Money left = quote.lines().get(i).balance().minus(settlement.later(i));
+            if (left.isPositive()) {
+                byDate.merge(quote.lines().get(i).balanceDue(), left, Money::plus);
+            }
+        }
+        List<Later> later = new ArrayList<>();
+        byDate.forEach((due, amount) -> later.add(new Later(due, amount)));
+        return later;
+    }
+}
