@@ -2,6 +2,7 @@ package gastfreund.app.baskets;
 
 import gastfreund.app.house.Links;
 import gastfreund.app.openings.Choice;
+import gastfreund.core.hours.Audience;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.LengthId;
@@ -39,7 +40,7 @@ public record BasketLine(
 
     /** The line as a booking that is to be changed. */
     Choice.Moving changing(Links links) {
-        return new Choice.Moving(links.basketPage() + "/lines/" + id + "/change", id, false);
+        return new Choice.Moving(links.basketPage() + "/lines/" + id + "/change", id, false, Audience.GUEST);
     }
 
     public boolean isHeld(Instant now) {

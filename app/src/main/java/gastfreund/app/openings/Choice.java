@@ -1,6 +1,7 @@
 package gastfreund.app.openings;
 
 import gastfreund.app.catalogue.Quantities;
+import gastfreund.core.hours.Audience;
 import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.LengthId;
@@ -47,8 +48,9 @@ public record Choice(
      * change.
      *
      * @param onlyTime whether nothing but the time can be chosen
+     * @param by who changes it; the desk is bound by fewer rules
      */
-    public record Moving(String address, BookingId booking, boolean onlyTime) {}
+    public record Moving(String address, BookingId booking, boolean onlyTime, Audience by) {}
 
     /** What an address says, unchecked; each may be null. */
     public record Asked(
@@ -106,7 +108,8 @@ public record Choice(
                 .withAddOns(addOns)
                 .withStaff(staff)
                 .withPlace(place)
-                .without(moving == null ? Set.of() : Set.of(moving.booking()));
+                .without(moving == null ? Set.of() : Set.of(moving.booking()))
+                .askedBy(moving == null ? Audience.GUEST : moving.by());
     }
 
     /** The choice of another time for a booking. */

@@ -88,7 +88,7 @@ class BookingPageController {
         Order order = find(token);
         Formats f = (Formats) model.getAttribute("f");
         List<Payment> all = payments.ofOrder(order.id());
-        Money paid = order.paid();
+        Money paid = orders.paid(order);
         Payment last = all.isEmpty() ? null : all.get(all.size() - 1);
         boolean refused = last != null && last.state() == PaymentState.FAILED;
         model.addAttribute("order", order);

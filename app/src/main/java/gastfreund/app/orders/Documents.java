@@ -50,6 +50,11 @@ class Documents {
         }
     }
 
+    /** A receipt for what a line costs more since it was moved, and what is still to be paid. */
+    void receiptOfMore(Order order, OrderLine line, Money more) {
+        issue(order, Document.Kind.RECEIPT, List.of(entry(order, line, more)), Money.ZERO);
+    }
+
     /** A credit note for money of a line that goes back. */
     void creditNote(Order order, OrderLine line, Money back) {
         issue(order, Document.Kind.CREDIT_NOTE, List.of(entry(order, line, back)), back);

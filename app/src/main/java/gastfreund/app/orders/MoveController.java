@@ -3,6 +3,7 @@ package gastfreund.app.orders;
 import gastfreund.app.house.Formats;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.PanelService;
+import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
 import java.util.List;
@@ -47,7 +48,7 @@ class MoveController {
         if (!moves.mayMove(line)) {
             return "redirect:/bookings/" + token;
         }
-        Choice choice = moves.choice(order, line);
+        Choice choice = moves.choice(order, line, Audience.GUEST);
         show(order, line, model);
         model.addAttribute("offer", choice.offer());
         model.addAttribute("panel", panels.panel(choice.shown(day == null ? moves.dateOf(line).toString() : day, from), null));
@@ -58,7 +59,7 @@ class MoveController {
     String proposal(@PathVariable String token, @PathVariable String booking, @RequestParam long start, Model model) {
         Order order = order(token);
         OrderLine line = line(order, booking);
-        Optional<Moves.Proposal> proposal = moves.mayMove(line) ? moves.proposal(order, line, start) : Optional.empty();
+        Optional<Moves.Proposal> proposal = moves.mayMove(line) ? moves.proposal(order, line, start, Audience.GUEST) : Optional.empty();
         if (proposal.isEmpty()) {
             return "redirect:/bookings/" + token + "/lines/" + booking + "/move?gone";
         }
@@ -72,7 +73,7 @@ class MoveController {
             @PathVariable String token, @PathVariable String booking, @RequestParam long start, @RequestParam long total) {
         Order order = order(token);
         OrderLine line = line(order, booking);
-        Endings.Outcome outcome = moves.move(order, line.booking(), start, Money.ofMinor(total));
+        Endings.Outcome outcome = moves.move(order, line.booking(), Moves.Wish.ofGuest(start, Money.ofMinor(total)));
         return outcome == Endings.Outcome.DONE
                 ? "redirect:/bookings/" + token + "?moved"
                 : "redirect:/bookings/" + token + "/lines/" + booking + "/move?gone";

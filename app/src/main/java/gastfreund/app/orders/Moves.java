@@ -7,6 +7,7 @@ import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.openings.Slot;
 import gastfreund.app.payments.PaymentSteps;
 import gastfreund.app.vouchers.PrepaidService;
+import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;
@@ -20,7 +21,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Moves of bookings to another time by their guests, as far as the terms let them. */
+/** Moves of bookings to another time: by their guests as far as the terms let them, by the house as it likes. */
 @Service
 public class Moves {
 
@@ -64,6 +65,27 @@ public class Moves {
         this.clock = clock;
     }
 
+    /**
+     * A wish to move a booking.
+     *
+     * @param start in minutes since the epoch
+     * @param shown what the line was said to cost then
+     * @param keepPrice whether it costs what it did, whatever the new time costs; for the house alone
+     * @param tell whether the guest gets a mail
+     * @param who {@code guest}, or the host
+     */
+    public record Wish(Audience by, long start, Money shown, boolean keepPrice, boolean tell, String who) {
+
+        static Wish ofGuest(long start, Money shown) {
+            return new Wish(Audience.GUEST, start, shown, false, true, "guest");
+        }
+    }
+
+    /** Whether a booking may be moved now. */
+    public boolean mayMove(OrderLine line, Audience by) {
+        return by == Audience.GUEST ? mayMove(line) : line.canBeCancelled();
+    }
+
     /** Whether a guest may move the booking now. */
     public boolean mayMove(OrderLine line) {
         return line.status() == BookingStatus.CONFIRMED
@@ -75,23 +97,30 @@ public class Moves {
     }
 
     /** The choice of another time for a line. */
-    Choice choice(Order order, OrderLine line) {
-        String address = "/bookings/" + order.token() + "/lines/" + line.booking() + "/move";
+    Choice choice(Order order, OrderLine line, Audience by) {
+        String address = by == Audience.GUEST
+                ? "/bookings/" + order.token() + "/lines/" + line.booking() + "/move"
+                : "/desk/orders/" + order.number() + "/bookings/" + line.booking() + "/move";
         return Choice.moving(
                 offer(line), line.party(), line.length(), line.units(), line.addOns(), line.place(),
-                new Choice.Moving(address, line.booking(), true));
+                new Choice.Moving(address, line.booking(), true, by));
     }
 
     /** What a move to a start would do; empty where it cannot be had. */
-    public Optional<Proposal> proposal(Order order, OrderLine line, long start) {
+    public Optional<Proposal> proposal(Order order, OrderLine line, long start, Audience by) {
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         LocalDate date = catalogue.zone().dateOf(start);
-        return openings.openings(choice(order, line).query(date, date, now)).entries().stream()
+        return openings.openings(choice(order, line, by).query(date, date, now)).entries().stream()
                 .filter(e -> e.time().start() == start && start != line.time().start())
                 .findFirst()
                 .filter(e -> isWithinPass(line, catalogue.zone().dateOf(e.time().start())))
                 .map(entry -> proposal(line, entry));
+    }
+
+    /** The same move at the price that the booking had. */
+    private static Proposal atOldPrice(OrderLine line, Proposal proposal) {
+        return new Proposal(proposal.time(), proposal.option(), line.total(), Money.ZERO, Money.ZERO);
     }
 
     /** A pass pays for visits until its last day. */
@@ -110,22 +139,21 @@ public class Moves {
         return new Proposal(entry.time(), option, total, back, more);
     }
 
-    /**
-     * Moves a guest's booking.
-     *
-     * @param shown what the line was said to cost then
-     */
+    /** Moves a booking. */
     @Transactional
-    public Endings.Outcome move(Order order, BookingId booking, long start, Money shown) {
+    public Endings.Outcome move(Order order, BookingId booking, Wish wish) {
         Order current = store.byId(order.id()).orElseThrow();
         OrderLine line = current.line(booking).orElseThrow();
-        Optional<Proposal> found = mayMove(line) ? proposal(current, line, start) : Optional.empty();
-        if (found.isEmpty() || !found.get().total().equals(shown)) {
+        Optional<Proposal> found =
+                mayMove(line, wish.by()) ? proposal(current, line, wish.start(), wish.by()) : Optional.empty();
+        if (found.isEmpty() || !found.get().total().equals(wish.shown())) {
             return Endings.Outcome.CHANGED;
         }
-        Proposal proposal = found.get();
+        Proposal proposal = wish.keepPrice() ? atOldPrice(line, found.get()) : found.get();
         Instant now = clock.instant();
-        Money left = proposal.total().minus(line.paid()).notBelowZero();
+        // What is put aside for a request is as good as paid.
+        Money has = line.status() == BookingStatus.REQUESTED ? line.dueNow() : line.paid();
+        Money left = proposal.total().minus(has).notBelowZero();
         store.moveTime(booking, proposal.time(), proposal.option(), proposal.total(), left, balanceDue(line, proposal, now));
         if (proposal.back().isPositive()) {
             steps.refundOrder(order.id(), proposal.back(), "moved");
@@ -133,9 +161,13 @@ public class Moves {
             documents.creditNote(current, line, proposal.back());
         }
         String why = "moved from " + catalogues.catalogue().zone().localOf(line.time().start());
-        journal.note(current, line, "guest", why, now);
+        journal.note(current, line, wish.who(), why, now);
         Order after = store.byId(order.id()).orElseThrow();
-        letters.moved(after, after.line(booking).orElseThrow(), proposal.back());
+        OrderLine moved = after.line(booking).orElseThrow();
+        if (proposal.more().isPositive() && line.status() == BookingStatus.CONFIRMED) {
+            documents.receiptOfMore(after, moved, proposal.more());
+        }
+        letters.moved(after, moved, proposal.back(), wish.by() == Audience.GUEST, wish.tell());
         return Endings.Outcome.DONE;
     }
 

@@ -46,7 +46,7 @@ class OrderDeskController {
         model.addAttribute("rows", pages.rows(order.lines(), (Formats) model.getAttribute("f")));
         model.addAttribute("goods", pages.goods(order));
         model.addAttribute("payments", payments.ofOrder(order.id()));
-        model.addAttribute("paid", order.paid());
+        model.addAttribute("paid", orders.paid(order));
         model.addAttribute("journal", orders.journal(order));
         model.addAttribute("endings", endings);
         model.addAttribute("documents", documents.ofOrder(order));

@@ -92,10 +92,14 @@ class OrderLetters {
         }
     }
 
-    /** A booking was moved by its guest. */
-    void moved(Order order, OrderLine line, Money back) {
-        toGuest(order, "moved", List.of(line), back);
-        toHosts(order, "host-moved", List.of(line));
+    /** A booking was moved by its guest, or by the house. */
+    void moved(Order order, OrderLine line, Money back, boolean byGuest, boolean tell) {
+        if (tell) {
+            toGuest(order, byGuest ? "moved" : "moved-by-host", List.of(line), back);
+        }
+        if (byGuest) {
+            toHosts(order, "host-moved", List.of(line));
+        }
     }
 
     /** An order waits for a transfer. */

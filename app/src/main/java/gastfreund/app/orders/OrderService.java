@@ -316,6 +316,15 @@ public class OrderService {
         return answers.of(booking);
     }
 
+    /** What the house has of an order, vouchers and passes included. */
+    Money paid(Order order) {
+        return order.paid()
+                .plus(Money.sum(goods(order).stream()
+                        .filter(g -> g.isIssued() && !g.returned())
+                        .map(Goods::price)
+                        .toList()));
+    }
+
     /** The vouchers and passes that an order buys. */
     public List<Goods> goods(Order order) {
         return prepaid.goodsOfOrder(order.id());

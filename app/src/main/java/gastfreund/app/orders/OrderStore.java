@@ -238,7 +238,8 @@ class OrderStore {
         jdbc.sql(
                         """
                         UPDATE order_lines
-                        SET amount = :total + discount, total = :total, balance = :left, balance_due = :due,
+                        SET amount = :total + discount, total = :total, due_now = min(due_now, :total),
+                            balance = :left, balance_due = :due,
                             asked_at = NULL, reminded_at = NULL
                         WHERE booking = :booking
                         """)

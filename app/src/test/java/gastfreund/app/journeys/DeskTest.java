@@ -1,0 +1,59 @@
+package gastfreund.app.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** What a host does with orders at the desk. */
+class DeskTest extends Journey {
+
+    @Test
+    void aHostMovesABookingTakesMoneyOnTheSpotAndSaysNo() {
+        open(true, 1280);
+        keepSomething("A private lesson", 3);
+        checkOut("Freya Holt");
+        payWith("Works");
+        assertThat(heading("See you soon, Freya Holt")).isVisible();
+        signIn();
+        page.navigate(address("/desk/orders"));
+        page.locator("main table a").first().click();
+        assertThat(heading("Freya Holt")).isVisible();
+        page.getByText("Paid on the spot").click();
+        button("It was paid").click();
+        assertThat(page.getByText("The payment is noted.")).isVisible();
+
+        link("Move to another time").click();
+        chooseDay(8);
+        page.locator(".slot").first().click();
+        assertThat(heading("Move it here?")).isVisible();
+        button("^Move it").click();
+        assertThat(page.getByText("The booking is moved.")).isVisible();
+    }
+
+    @Test
+    void aGuestBuysAVoucherAndPaysWithIt() {
+        open(true, 390);
+        page.navigate(address("/"));
+        link("A voucher").click();
+        page.locator("#amount-free").check();
+        page.locator("input.amount").fill("3");
+        button("Put it into the basket").click();
+        assertThat(page.getByText(Pattern.compile("Please write an amount from 10"))).isVisible();
+        page.locator("input.amount").fill("120");
+        button("Put it into the basket").click();
+        fillIn("Ella Wrede");
+        button("Buy and pay").click();
+        payWith("Works");
+        assertThat(heading("Thank you, Ella Wrede")).isVisible();
+        String code = page.locator("article .figures").textContent();
+
+        keepSomething("A private lesson", 3);
+        page.getByLabel("Promo code, voucher or pass").fill(code.toLowerCase());
+        button("Use it").click();
+        assertThat(page.locator("dd.due")).hasText(Pattern.compile("^0[.]00"));
+        fillIn("Ella Wrede");
+        button("^Book$").click();
+        assertThat(heading("See you soon, Ella Wrede")).isVisible();
+    }
+}
