@@ -40,7 +40,7 @@ class Security {
                         .requestMatchers(HttpMethod.POST, "/desk/payments/**")
                         .hasAnyRole("OWNER", "MANAGER")
                         .requestMatchers(HttpMethod.POST, "/desk/orders/*/bookings/*/refund",
-                                "/desk/orders/*/bookings/*/cancel", "/desk/orders/*/goods/*/return")
+                                "/desk/orders/*/bookings/*/cancel", "/desk/orders/*/bookings/*/missed", "/desk/orders/*/goods/*/return")
                         .hasAnyRole("OWNER", "MANAGER")
                         .anyRequest()
                         .hasAnyRole("OWNER", "MANAGER", "STAFF"))

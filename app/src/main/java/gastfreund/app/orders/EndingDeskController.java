@@ -22,8 +22,10 @@ class EndingDeskController {
 
     private final OrderService orders;
     private final Endings endings;
+    private final Attendance attendance;
 
-    EndingDeskController(OrderService orders, Endings endings) {
+    EndingDeskController(OrderService orders, Endings endings, Attendance attendance) {
+        this.attendance = attendance;
         this.orders = orders;
         this.endings = endings;
     }
@@ -40,6 +42,11 @@ class EndingDeskController {
             @RequestParam(defaultValue = "") String why,
             Principal host) {
         return done(number, endings.decline(order(number), new BookingId(booking), why, host.getName()), "declined");
+    }
+
+    @PostMapping("/missed")
+    String missed(@PathVariable long number, @PathVariable String booking, Principal host) {
+        return done(number, attendance.missed(order(number), new BookingId(booking), host.getName()), "missed");
     }
 
     @PostMapping("/cancel")

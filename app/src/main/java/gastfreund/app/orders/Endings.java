@@ -253,7 +253,8 @@ public class Endings {
                         .isZero();
     }
 
-    private void giveBack(Order order, OrderLine line, Money amount, String why) {
+    /** Decides to give money of a line back; belongs into the transaction that causes it. */
+    void giveBack(Order order, OrderLine line, Money amount, String why) {
         steps.refundOrder(order.id(), amount, why);
         store.addPaid(line.booking(), Money.ZERO.minus(amount));
         if (line.status() != BookingStatus.REQUESTED) {

@@ -21,9 +21,17 @@ class OrderDeskController {
     private final OrderPages pages;
     private final PaymentService payments;
     private final Endings endings;
+    private final Attendance attendance;
     private final Documents documents;
 
-    OrderDeskController(OrderService orders, OrderPages pages, PaymentService payments, Endings endings, Documents documents) {
+    OrderDeskController(
+            OrderService orders,
+            OrderPages pages,
+            PaymentService payments,
+            Endings endings,
+            Attendance attendance,
+            Documents documents) {
+        this.attendance = attendance;
         this.documents = documents;
         this.endings = endings;
         this.orders = orders;
@@ -49,6 +57,7 @@ class OrderDeskController {
         model.addAttribute("paid", orders.paid(order));
         model.addAttribute("journal", orders.journal(order));
         model.addAttribute("endings", endings);
+        model.addAttribute("attendance", attendance);
         model.addAttribute("documents", documents.ofOrder(order));
         return "orders/desk-order";
     }

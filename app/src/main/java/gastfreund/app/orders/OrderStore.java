@@ -168,6 +168,19 @@ class OrderStore {
                 .list();
     }
 
+    /** Confirmed bookings of orders that ended before an instant, the oldest first. */
+    List<BookingId> endedBefore(Instant before) {
+        return jdbc.sql(
+                        """
+                        SELECT id FROM bookings
+                        WHERE status = 'confirmed' AND end_at < ? AND order_id IS NOT NULL
+                        ORDER BY end_at LIMIT 500
+                        """)
+                .param(before.getEpochSecond())
+                .query((row, n) -> new BookingId(row.getString("id")))
+                .list();
+    }
+
     /** Confirmed bookings with a balance that is due: not asked for yet, or asked before an instant and not reminded. */
     List<BookingId> balancesToAsk(LocalDate today, Instant askedBefore) {
         return jdbc.sql(
@@ -204,7 +217,7 @@ class OrderStore {
                         SELECT o.* FROM orders o
                         JOIN order_lines l ON l.order_id = o.id
                         JOIN bookings b ON b.id = l.booking
-                        WHERE l.asked_at IS NOT NULL AND l.paid < l.total AND b.status = 'confirmed'
+                        WHERE l.asked_at IS NOT NULL AND l.paid < l.total AND b.status IN ('confirmed', 'completed')
                         GROUP BY o.id
                         ORDER BY min(b.start_at)
                         """)

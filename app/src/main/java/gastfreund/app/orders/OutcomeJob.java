@@ -11,7 +11,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
-/** Looks after orders that wait for money, for an answer, or for what is left to pay. */
+/** Looks after orders that wait for money, for an answer, for what is left to pay, or for their end. */
 @Component
 public class OutcomeJob {
 
@@ -23,11 +23,18 @@ public class OutcomeJob {
     private final Outcomes outcomes;
     private final Endings endings;
     private final Balances balances;
+    private final Attendance attendance;
     private final CatalogueService catalogues;
     private final Clock clock;
 
     OutcomeJob(
-            Outcomes outcomes, Endings endings, Balances balances, CatalogueService catalogues, Clock clock) {
+            Outcomes outcomes,
+            Endings endings,
+            Balances balances,
+            Attendance attendance,
+            CatalogueService catalogues,
+            Clock clock) {
+        this.attendance = attendance;
         this.outcomes = outcomes;
         this.endings = endings;
         this.balances = balances;
@@ -43,6 +50,7 @@ public class OutcomeJob {
         if (catalogues.find().isPresent()) {
             each(endings.unanswered(), endings::lapse);
             each(balances.toAsk(), balances::ask);
+            each(attendance.ended(), attendance::complete);
         }
     }
 

@@ -4,6 +4,7 @@ import gastfreund.app.payments.HandBack;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.payments.PaymentSteps;
+import gastfreund.app.payments.Stuck;
 import java.security.Principal;
 import java.time.Clock;
 import org.springframework.stereotype.Controller;
@@ -21,6 +22,9 @@ class TransferDeskController {
 
     /** A transfer that is waited for. */
     record Awaited(Payment payment, Order order) {}
+
+    /** What a gateway does not do although it was asked often. */
+    record Refused(Stuck step, Order order) {}
 
     /** A refund that is to be sent. */
     record ToSend(HandBack refund, Order order) {}
@@ -44,6 +48,9 @@ class TransferDeskController {
                 .toList());
         model.addAttribute("toSend", steps.toHandBack().stream()
                 .map(h -> new ToSend(h, orders.byId(h.order())))
+                .toList());
+        model.addAttribute("stuck", steps.stuck().stream()
+                .map(s -> new Refused(s, orders.byId(s.order())))
                 .toList());
         model.addAttribute("now", clock.instant());
         return "orders/desk-payments";

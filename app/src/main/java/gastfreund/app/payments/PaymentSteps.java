@@ -23,6 +23,9 @@ public class PaymentSteps {
 
     private static final Logger LOG = LoggerFactory.getLogger(PaymentSteps.class);
 
+    /** After so many tries in vain somebody is told. */
+    private static final int PATIENCE = 4;
+
     private final PaymentStore store;
     private final Gateways gateways;
     private final PrepaidService prepaid;
@@ -187,6 +190,11 @@ public class PaymentSteps {
         Money refunded = kind == Step.Kind.REFUND ? payment.refunded().plus(amount) : payment.refunded();
         PaymentState state = PaymentState.after(payment.amount(), captured, released, refunded);
         store.amounts(payment.id(), captured, released, refunded, state);
+    }
+
+    /** What a gateway has refused so often that somebody should look at it; it is still tried, with growing pauses. */
+    public List<Stuck> stuck() {
+        return store.stuck(PATIENCE);
     }
 
     /** Refunds of transfers that the host has not yet sent. */

@@ -145,6 +145,21 @@ class PaymentStore {
                 .list();
     }
 
+    /** Steps that were tried at least so often in vain, the oldest first. */
+    List<Stuck> stuck(int tries) {
+        return jdbc.sql(
+                        """
+                        SELECT s.kind, s.amount, s.tries, p.order_id
+                        FROM payment_steps s JOIN payments p ON p.id = s.payment
+                        WHERE s.done_at IS NULL AND s.tries >= ?
+                        ORDER BY s.rowid
+                        """)
+                .param(tries)
+                .query((row, n) -> new Stuck(
+                        row.getLong("order_id"), row.getString("kind"), Money.ofMinor(row.getLong("amount")), row.getInt("tries")))
+                .list();
+    }
+
     Optional<Step> step(String id) {
         return jdbc.sql("SELECT * FROM payment_steps WHERE id = ?").param(id).query(PaymentStore::step).optional();
     }

@@ -8,9 +8,14 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.ReducedMotion;
 import gastfreund.app.GastfreundApplication;
+import gastfreund.app.PdfPicture;
 import gastfreund.app.Standins;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import javax.imageio.ImageIO;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -65,7 +70,7 @@ public final class Shots {
 
     private void take(Page page, String name) {
         page.waitForLoadState();
-        page.evaluate("document.fonts.ready");
+        page.evaluate("document.fonts.ready.then(() => window.scrollTo(0, 0))");
         page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
     }
 
@@ -108,6 +113,7 @@ public final class Shots {
         take(page, "booking" + suffix);
         if (wide) {
             String booking = page.url();
+            draw(page, "a[href$='.pdf']", "receipt");
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cancel this booking")).first().click();
             page.waitForURL("**/cancel");
             take(page, "cancel");
@@ -117,6 +123,36 @@ public final class Shots {
             take(page, "move");
             page.navigate(address + "/offers/firing?length=glaze");
             take(page, "request");
+            voucher(page);
+        }
+    }
+
+    private void voucher(Page page) {
+        page.navigate(address + "/vouchers/voucher");
+        page.locator("#amount-5000").check();
+        page.getByLabel("For whom is it?").fill("Lene");
+        page.getByLabel("A few words").fill("For the big pots that you always wanted to make.");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put it into the basket")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To checkout")).click();
+        page.getByLabel("Name").fill("Rika Thorn");
+        page.getByLabel("Mail address").fill("rika.thorn@post.example");
+        page.getByLabel("Telephone").fill("+49 30 5550 178");
+        page.getByLabel("I have read").check();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Buy and pay")).click();
+        page.waitForURL("**/pay/**");
+        page.locator("button[type=submit]").click();
+        page.waitForURL("**/bookings/**");
+        draw(page, "article a[href$='.pdf']", "voucher");
+    }
+
+    /** Draws the PDF to which a page links. */
+    private void draw(Page page, String link, String name) {
+        String target = address + page.locator(link).first().getAttribute("href");
+        try {
+            BufferedImage picture = PdfPicture.drawn(page.request().get(target).body(), 96);
+            ImageIO.write(picture, "png", folder.resolve(name + ".png").toFile());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 

@@ -3,14 +3,19 @@ package gastfreund.app.orders;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
-import com.lowagie.text.pdf.PdfReader;
-import com.lowagie.text.pdf.parser.PdfTextExtractor;
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.MultiFormatReader;
+import com.google.zxing.NotFoundException;
+import com.google.zxing.RGBLuminanceSource;
+import com.google.zxing.common.HybridBinarizer;
 import gastfreund.app.CheckoutPage;
+import gastfreund.app.PdfPicture;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingStatus;
+import java.awt.image.BufferedImage;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -112,10 +117,16 @@ class PrepaidTest extends OrdersTest {
                         HttpRequest.newBuilder(URI.create(address("/codes/" + issued.code() + "/print.pdf"))).build(),
                         HttpResponse.BodyHandlers.ofByteArray())
                 .body();
-        PdfReader reader = new PdfReader(pdf);
-        assertThat(reader.getNumberOfPages()).isEqualTo(1);
-        assertThat(new PdfTextExtractor(reader).getTextFromPage(1))
+        assertThat(PdfPicture.text(pdf))
                 .contains("Quillmere Clay House", "50.00", "For Lene", "For the big pots.", issued.code());
+        assertThat(seenByCamera(PdfPicture.drawn(pdf, 100))).isEqualTo(address("/codes/" + issued.code()));
+    }
+
+    private static String seenByCamera(BufferedImage picture) throws NotFoundException {
+        int width = picture.getWidth();
+        int[] pixels = picture.getRGB(0, 0, width, picture.getHeight(), null, 0, width);
+        RGBLuminanceSource light = new RGBLuminanceSource(width, picture.getHeight(), pixels);
+        return new MultiFormatReader().decode(new BinaryBitmap(new HybridBinarizer(light))).getText();
     }
 
     @Test

@@ -1,0 +1,85 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.terms.Terms;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Whether guests came. Bookings take place by themselves some time after their end; until then the host can say that
+ * nobody came, which keeps what a cancellation at the start would have kept ({@code docs/money.md}, "Terms").
+ */
+@Service
+public class Attendance {
+
+    /** How long after its end a booking has taken place. */
+    private static final Duration SETTLED_AFTER = Duration.ofHours(36);
+
+    private final OrderStore store;
+    private final BookingJournal journal;
+    private final Endings endings;
+    private final CatalogueService catalogues;
+    private final Clock clock;
+
+    Attendance(
+            OrderStore store, BookingJournal journal, Endings endings, CatalogueService catalogues, Clock clock) {
+        this.store = store;
+        this.journal = journal;
+        this.endings = endings;
+        this.catalogues = catalogues;
+        this.clock = clock;
+    }
+
+    /** Whether the host can say now that nobody came. */
+    public boolean canBeMissed(OrderLine line) {
+        return line.status() == BookingStatus.CONFIRMED && !line.time().startInstant().isAfter(clock.instant());
+    }
+
+    /** What comes back to a guest who did not come. */
+    public Money backAfterNoShow(OrderLine line) {
+        Instant start = line.time().startInstant();
+        return catalogues.catalogue()
+                .offer(line.offer())
+                .terms()
+                .cancel(line.total(), line.deposit(), line.paid(), start, start, Terms.By.GUEST)
+                .refund();
+    }
+
+    /** Notes that nobody came. */
+    @Transactional
+    public Endings.Outcome missed(Order order, BookingId booking, String host) {
+        Order current = store.byId(order.id()).orElseThrow();
+        OrderLine line = current.line(booking).orElseThrow(() -> new IllegalArgumentException("not of this order"));
+        if (!canBeMissed(line)) {
+            return Endings.Outcome.CHANGED;
+        }
+        journal.move(current, line, BookingStatus.NO_SHOW, host, "", clock.instant());
+        Money back = backAfterNoShow(line);
+        if (back.isPositive()) {
+            endings.giveBack(current, line, back, "nobody came");
+        }
+        return Endings.Outcome.DONE;
+    }
+
+    /** Confirmed bookings that ended long enough ago. */
+    List<BookingId> ended() {
+        return store.endedBefore(clock.instant().minus(SETTLED_AFTER));
+    }
+
+    /** A booking has taken place. */
+    @Transactional
+    public void complete(BookingId booking) {
+        Order order = store.byBooking(booking.value()).orElseThrow();
+        OrderLine line = order.line(booking).orElseThrow();
+        if (line.status() == BookingStatus.CONFIRMED) {
+            journal.move(order, line, BookingStatus.COMPLETED, "house", "", clock.instant());
+        }
+    }
+}
