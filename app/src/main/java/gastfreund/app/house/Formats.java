@@ -13,25 +13,44 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
 import java.util.Currency;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.context.MessageSource;
 
-/** How amounts, times and durations are said in one language, for one house. */
+/** How amounts, times and durations are said in one language, for one house; each page and letter has its own. */
 public final class Formats {
 
     /** A dash at which no line breaks. */
     private static final String TO = "\u202f–\u2060\u202f";
 
+    /** Few, and dear to make. */
+    private static final Map<Pattern, DateTimeFormatter> PATTERNS = new ConcurrentHashMap<>();
+
+    private record Pattern(String pattern, Locale locale) {}
+
     private final MessageSource messages;
     private final Locale locale;
     private final HouseZone zone;
     private final Currency currency;
+    private final NumberFormat wholeNumbers;
+    private final NumberFormat numbers;
 
     public Formats(MessageSource messages, Locale locale, HouseZone zone, Currency currency) {
         this.messages = messages;
         this.locale = locale;
         this.zone = zone;
         this.currency = currency;
+        int digits = Math.max(0, currency.getDefaultFractionDigits());
+        this.wholeNumbers = numbers(locale, 0, digits);
+        this.numbers = numbers(locale, digits, digits);
+    }
+
+    private static NumberFormat numbers(Locale locale, int least, int most) {
+        NumberFormat format = NumberFormat.getNumberInstance(locale);
+        format.setMinimumFractionDigits(least);
+        format.setMaximumFractionDigits(most);
+        return format;
     }
 
     public Locale locale() {
@@ -101,9 +120,7 @@ public final class Formats {
     }
 
     private String amount(Money money, int least, int digits) {
-        NumberFormat format = NumberFormat.getNumberInstance(locale);
-        format.setMinimumFractionDigits(least);
-        format.setMaximumFractionDigits(digits);
+        NumberFormat format = least == 0 ? wholeNumbers : numbers;
         return format.format(BigDecimal.valueOf(money.minor(), digits)) + "\u00a0" + currency.getSymbol(locale);
     }
 
@@ -177,6 +194,7 @@ public final class Formats {
     }
 
     private DateTimeFormatter pattern(String pattern) {
-        return DateTimeFormatter.ofPattern(pattern, locale);
+        return PATTERNS.computeIfAbsent(
+                new Pattern(pattern, locale), p -> DateTimeFormatter.ofPattern(p.pattern(), p.locale()));
     }
 }

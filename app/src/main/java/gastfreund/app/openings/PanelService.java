@@ -48,10 +48,9 @@ public class PanelService {
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         LocalDate today = catalogue.zone().dateOf(now);
-        LocalDate first = firstDate(choice, today, now, catalogue.zone());
-        Query query = choice.query(first, first.plusDays(Ribbon.DAYS - 1L), now);
-        Answer explanation = openings.explain(query);
-        Ribbon ribbon = Ribbon.of(explanation, first, choice.day(), catalogue.house());
+        Shown shown = shown(choice, today, now, catalogue.zone());
+        LocalDate first = shown.first();
+        Ribbon ribbon = Ribbon.of(shown.explanation(), first, choice.day(), catalogue.house());
         boolean past = !first.isAfter(today);
         return new Panel(
                 chips(choice, basket),
@@ -77,17 +76,32 @@ public class PanelService {
                 offer.places().size() > 1 ? placeChips(choice, house, basket) : List.of());
     }
 
-    private LocalDate firstDate(Choice choice, LocalDate today, Instant now, HouseZone zone) {
+    /** The ribbon's first date, and what is to be said about its days. */
+    private record Shown(LocalDate first, Answer explanation) {}
+
+    /** The dates that were asked for, or those from the week of the first opening on; this week is looked at first. */
+    private Shown shown(Choice choice, LocalDate today, Instant now, HouseZone zone) {
         if (choice.from() != null && inReach(choice.from(), today)) {
-            return choice.from();
+            return new Shown(choice.from(), explained(choice, choice.from(), now));
         }
         LocalDate wanted = choice.day() != null && inReach(choice.day(), today) ? choice.day() : null;
-        LocalDate opens = openings.next(choice.query(today, today, now))
+        LocalDate thisWeek = monday(today);
+        Answer near = explained(choice, thisWeek, now);
+        LocalDate later = thisWeek.plusDays(Ribbon.DAYS);
+        LocalDate opens = near.entries().stream()
+                .filter(e -> !e.open().isEmpty())
+                .findFirst()
+                .or(() -> openings.next(choice.query(later, later, now)))
                 .map(e -> zone.dateOf(e.time().start()))
                 .orElse(today);
         LocalDate first = monday(opens);
         boolean shows = wanted == null || !wanted.isBefore(first) && wanted.isBefore(first.plusDays(Ribbon.DAYS));
-        return shows ? first : monday(wanted);
+        LocalDate shown = shows ? first : monday(wanted);
+        return new Shown(shown, shown.equals(thisWeek) ? near : explained(choice, shown, now));
+    }
+
+    private Answer explained(Choice choice, LocalDate first, Instant now) {
+        return openings.explain(choice.query(first, first.plusDays(Ribbon.DAYS - 1L), now));
     }
 
     /** Keeps dates that somebody wrote into an address within what makes sense to compute. */
