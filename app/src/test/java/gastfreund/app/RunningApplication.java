@@ -48,6 +48,11 @@ public final class RunningApplication implements AutoCloseable {
         return standins;
     }
 
+    /** How much of the processors it has used since it was started. */
+    public Duration cpu() {
+        return process.info().totalCpuDuration().orElse(Duration.ZERO);
+    }
+
     public Path database() {
         return home.resolve("house.sqlite");
     }

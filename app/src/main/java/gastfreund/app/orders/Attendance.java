@@ -23,14 +23,21 @@ public class Attendance {
     private static final Duration SETTLED_AFTER = Duration.ofHours(36);
 
     private final OrderStore store;
+    private final DueStore due;
     private final BookingJournal journal;
     private final Endings endings;
     private final CatalogueService catalogues;
     private final Clock clock;
 
     Attendance(
-            OrderStore store, BookingJournal journal, Endings endings, CatalogueService catalogues, Clock clock) {
+            OrderStore store,
+            DueStore due,
+            BookingJournal journal,
+            Endings endings,
+            CatalogueService catalogues,
+            Clock clock) {
         this.store = store;
+        this.due = due;
         this.journal = journal;
         this.endings = endings;
         this.catalogues = catalogues;
@@ -70,7 +77,7 @@ public class Attendance {
 
     /** Confirmed bookings that ended long enough ago. */
     List<BookingId> ended() {
-        return store.endedBefore(clock.instant().minus(SETTLED_AFTER));
+        return due.endedBefore(clock.instant().minus(SETTLED_AFTER));
     }
 
     /** A booking has taken place. */

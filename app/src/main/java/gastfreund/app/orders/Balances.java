@@ -24,8 +24,9 @@ public class Balances {
     /** How long after the first mail the second one goes. */
     private static final Duration REMINDED_AFTER = Duration.ofHours(20);
 
-    private final OrderService orders;
+    private final OrderPayments paying;
     private final OrderStore store;
+    private final DueStore due;
     private final CatalogueService catalogues;
     private final PaymentService payments;
     private final Gateways gateways;
@@ -34,16 +35,18 @@ public class Balances {
     private final Clock clock;
 
     Balances(
-            OrderService orders,
+            OrderPayments paying,
             OrderStore store,
+            DueStore due,
             CatalogueService catalogues,
             PaymentService payments,
             Gateways gateways,
             OrderLetters letters,
             TransactionTemplate transaction,
             Clock clock) {
-        this.orders = orders;
+        this.paying = paying;
         this.store = store;
+        this.due = due;
         this.catalogues = catalogues;
         this.payments = payments;
         this.gateways = gateways;
@@ -63,7 +66,7 @@ public class Balances {
     /** Balances that have fallen due and are to be asked for, or reminded of. */
     List<BookingId> toAsk() {
         Instant now = clock.instant();
-        return store.balancesToAsk(catalogues.catalogue().zone().dateOf(now), now.minus(REMINDED_AFTER));
+        return due.balancesToAsk(catalogues.catalogue().zone().dateOf(now), now.minus(REMINDED_AFTER));
     }
 
     /** Asks for a balance where the rest is to be paid before the day, or reminds of it. */
@@ -73,7 +76,7 @@ public class Balances {
         OrderLine line = order.line(booking).orElseThrow();
         boolean beforeTheDay = catalogues.catalogue().offer(line.offer()).payment().balanceDaysBefore().isPresent();
         if (beforeTheDay && canBePaid(line)) {
-            boolean first = store.noteAsked(booking, clock.instant());
+            boolean first = due.noteAsked(booking, clock.instant());
             letters.balance(order, line, first ? "balance" : "balance-again");
         }
     }
@@ -95,7 +98,7 @@ public class Balances {
                 .map(Payment::id)
                 .findFirst()
                 .orElseGet(() -> wanted(order, line));
-        return Optional.of(orders.atGateway(order, payment).payUrl());
+        return Optional.of(paying.atGateway(order, payment).payUrl());
     }
 
     private String wanted(Order order, OrderLine line) {

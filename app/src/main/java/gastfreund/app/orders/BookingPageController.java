@@ -46,6 +46,7 @@ class BookingPageController {
     private static final int MOST_REASON = 500;
 
     private final OrderService orders;
+    private final OrderPayments paying;
     private final Endings endings;
     private final Balances balances;
     private final Moves moves;
@@ -59,6 +60,7 @@ class BookingPageController {
 
     BookingPageController(
             OrderService orders,
+            OrderPayments paying,
             Endings endings,
             Balances balances,
             Moves moves,
@@ -73,6 +75,7 @@ class BookingPageController {
         this.catalogues = catalogues;
         this.clock = clock;
         this.orders = orders;
+        this.paying = paying;
         this.balances = balances;
         this.moves = moves;
         this.documents = documents;
@@ -103,7 +106,7 @@ class BookingPageController {
         model.addAttribute("now", clock.instant());
         model.addAttribute("authorised", authorised);
         model.addAttribute("later", order.balance().minus(authorised).notBelowZero());
-        model.addAttribute("unpaid", orders.unpaid(order));
+        model.addAttribute("unpaid", paying.unpaid(order));
         model.addAttribute("asks", !order.standing().isEmpty()
                 && order.standing().stream().allMatch(l -> l.status() == BookingStatus.REQUESTED));
         Optional<Payment> transfer = all.stream()
@@ -111,7 +114,7 @@ class BookingPageController {
                 .findFirst();
         model.addAttribute("transfer", transfer.orElse(null));
         model.addAttribute("account", transfer.map(gateways::accountOf).orElse(null));
-        model.addAttribute("ways", orders.ways(order));
+        model.addAttribute("ways", paying.ways(order));
         model.addAttribute("refused", refused);
         model.addAttribute("unreachable", unreachable != null);
         model.addAttribute("asking", order.status() == OrderStatus.WAITING && !refused && unreachable == null && transfer.isEmpty());
@@ -245,7 +248,7 @@ class BookingPageController {
     String pay(@PathVariable String token, @RequestParam(required = false) String way) {
         Order order = find(token);
         try {
-            return "redirect:" + orders.payAddress(order, way).orElse("/bookings/" + token);
+            return "redirect:" + paying.payAddress(order, way).orElse("/bookings/" + token);
         } catch (GatewayException e) {
             LOG.warn("order {}: {}", order.number(), e.getMessage());
             return "redirect:/bookings/" + token + "?unreachable";

@@ -39,14 +39,21 @@ class CheckoutController {
     record Row(BasketLine line, Offer offer, Quote.QuotedLine quoted, Instant freeUntil) {}
 
     private final OrderService orders;
+    private final OrderPayments paying;
     private final BasketService baskets;
     private final CatalogueService catalogues;
     private final Doorkeeper doorkeeper;
     private final Clock clock;
 
     CheckoutController(
-            OrderService orders, BasketService baskets, CatalogueService catalogues, Doorkeeper doorkeeper, Clock clock) {
+            OrderService orders,
+            OrderPayments paying,
+            BasketService baskets,
+            CatalogueService catalogues,
+            Doorkeeper doorkeeper,
+            Clock clock) {
         this.orders = orders;
+        this.paying = paying;
         this.baskets = baskets;
         this.catalogues = catalogues;
         this.doorkeeper = doorkeeper;
@@ -87,11 +94,17 @@ class CheckoutController {
         }
         OrderRequest request = new OrderRequest(
                 contact, locale, form.questionnaire().answers(), catalogue.checkout().toAgree(), way);
-        Placed placed = orders.place(known(links), request);
-        if (placed instanceof Placed.Done done) {
-            return done.payment() == null ? page(done.order()) : pay(done.order(), way);
+        try {
+            Placed placed = orders.place(known(links), request);
+            if (placed instanceof Placed.Done done) {
+                return done.payment() == null ? page(done.order()) : pay(done.order(), way);
+            }
+            return "redirect:" + links.basketPage() + (placed instanceof Placed.NotToBeHad ? "?lost" : "");
+        } catch (GatewayException e) {
+            // Nothing was placed: the page says that nothing can be paid just now.
+            LOG.warn("an order could not be placed: {}", e.getMessage());
+            return page(links, form, seal, model);
         }
-        return "redirect:" + links.basketPage() + (placed instanceof Placed.NotToBeHad ? "?lost" : "");
     }
 
     private Questionnaire questionnaire(List<BasketLine> lines, MultiValueMap<String, String> sent) {
@@ -103,7 +116,7 @@ class CheckoutController {
 
     private String pay(Order order, String way) {
         try {
-            return orders.payAddress(order, way).map(url -> "redirect:" + url).orElseGet(() -> page(order));
+            return paying.payAddress(order, way).map(url -> "redirect:" + url).orElseGet(() -> page(order));
         } catch (GatewayException e) {
             LOG.warn("order {}: {}", order.number(), e.getMessage());
             return page(order) + "?unreachable";
@@ -134,7 +147,7 @@ class CheckoutController {
         }
         model.addAttribute("rows", rows);
         model.addAttribute("bill", bill);
-        model.addAttribute("ways", bill.dueNow().isZero() ? List.of() : orders.ways(lines, bill));
+        model.addAttribute("ways", bill.dueNow().isZero() ? List.of() : paying.ways(lines, bill));
         model.addAttribute("form", form);
         model.addAttribute("seal", seal.isEmpty() ? doorkeeper.seal(known(links)) : seal);
         model.addAttribute("doorkeeper", doorkeeper);

@@ -30,6 +30,7 @@ public class Endings {
     }
 
     private final OrderStore store;
+    private final DueStore due;
     private final BookingJournal journal;
     private final CatalogueService catalogues;
     private final PaymentService payments;
@@ -41,6 +42,7 @@ public class Endings {
 
     Endings(
             OrderStore store,
+            DueStore due,
             BookingJournal journal,
             CatalogueService catalogues,
             PaymentService payments,
@@ -50,6 +52,7 @@ public class Endings {
             PrepaidService prepaid,
             Clock clock) {
         this.store = store;
+        this.due = due;
         this.journal = journal;
         this.catalogues = catalogues;
         this.payments = payments;
@@ -189,7 +192,7 @@ public class Endings {
     /** Requests that nobody answered in the time that the house has set, or before they start. */
     List<BookingId> unanswered() {
         Instant now = clock.instant();
-        return store.unanswered(now.minus(Duration.ofHours(catalogues.catalogue().answerHours())), now);
+        return due.unanswered(now.minus(Duration.ofHours(catalogues.catalogue().answerHours())), now);
     }
 
     /** Lets a request lapse that nobody answered. */

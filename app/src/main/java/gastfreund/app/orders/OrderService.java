@@ -6,32 +6,24 @@ import gastfreund.app.baskets.Bill;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.house.Tokens;
-import gastfreund.app.payments.Gateway;
-import gastfreund.app.payments.GatewayException;
-import gastfreund.app.payments.Gateways;
-import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.money.Money;
-import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.BookingSteps;
 import gastfreund.core.orders.Pass;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.core.orders.Settlement;
-import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -46,7 +38,7 @@ public class OrderService {
     private final CatalogueService catalogues;
     private final Places places;
     private final PaymentService payments;
-    private final Gateways gateways;
+    private final OrderPayments paying;
     private final OrderLetters letters;
     private final Documents documents;
     private final PrepaidService prepaid;
@@ -61,7 +53,7 @@ public class OrderService {
             CatalogueService catalogues,
             Places places,
             PaymentService payments,
-            Gateways gateways,
+            OrderPayments paying,
             OrderLetters letters,
             Documents documents,
             PrepaidService prepaid,
@@ -74,7 +66,7 @@ public class OrderService {
         this.catalogues = catalogues;
         this.places = places;
         this.payments = payments;
-        this.gateways = gateways;
+        this.paying = paying;
         this.letters = letters;
         this.documents = documents;
         this.prepaid = prepaid;
@@ -160,8 +152,7 @@ public class OrderService {
         if (bill.dueNow().isZero()) {
             return new Placed.Done(order, null);
         }
-        Gateway gateway = chosen(ways(order), request.gateway());
-        return new Placed.Done(order, payments.want(id, gateway, bill.dueNow(), isAuthorisedFirst(order)));
+        return new Placed.Done(order, paying.want(order, request.gateway(), bill.dueNow()));
     }
 
     /** Takes from vouchers and passes what they pay of an order. */
@@ -194,121 +185,12 @@ public class OrderService {
         }
     }
 
-    /** Where what is due now of a basket can be paid, the first one being proposed. */
-    public List<Gateway> ways(List<BasketLine> lines, Bill bill) {
-        Catalogue catalogue = catalogues.catalogue();
-        List<BasketLine> due = IntStream.range(0, lines.size())
-                .filter(i -> bill.dueNow(i).isPositive())
-                .mapToObj(lines::get)
-                .toList();
-        boolean byHand = due.stream().anyMatch(l -> catalogue.offer(l.offer()).confirm() == Offer.Confirm.BY_HAND);
-        return gateways.fitting(byHand, first(due.stream().map(BasketLine::time).toList()));
-    }
-
-    /** Where an order can be paid, the first one being proposed. */
-    public List<Gateway> ways(Order order) {
-        List<Interval> times = order.standing().stream()
-                .filter(l -> l.open().isPositive())
-                .map(OrderLine::time)
-                .toList();
-        return gateways.fitting(isAuthorisedFirst(order), first(times));
-    }
-
-    private static Instant first(List<Interval> times) {
-        return times.stream().map(Interval::startInstant).min(Instant::compareTo).orElse(Instant.MAX);
-    }
-
-    /** @throws GatewayException where nothing can be chosen */
-    private static Gateway chosen(List<Gateway> ways, String name) {
-        return ways.stream()
-                .filter(g -> g.name().equals(name))
-                .findFirst()
-                .or(() -> ways.stream().findFirst())
-                .orElseThrow(() -> new GatewayException("the house has switched on no way to pay"));
-    }
-
-    /** Whether something in the order waits for the host's yes, so that the money is only authorised at first. */
-    private boolean isAuthorisedFirst(Order order) {
-        Catalogue catalogue = catalogues.catalogue();
-        return order.lines().stream()
-                .anyMatch(l -> l.open().isPositive()
-                        && catalogue.offer(l.offer()).confirm() == Offer.Confirm.BY_HAND);
-    }
-
     private boolean isToBeHad(BasketLine line, Catalogue catalogue, Instant now) {
         return line.isHeld(now)
                 && places.free(
                         BasketService.query(line, catalogue, now).without(Set.of(line.id())),
                         line.time().start(),
                         line.staff());
-    }
-
-    /**
-     * Where the guest of an order pays: at the gateway, with a payment that is open there or a new one. Their places are
-     * kept as long as the gateway waits.
-     *
-     * @param way the gateway that they chose; null: the one they chose before, or that the house proposes
-     * @return empty where nothing is to be paid, or the places are no longer kept
-     * @throws GatewayException where the gateway cannot be reached
-     */
-    public Optional<String> payAddress(Order order, String way) {
-        payments.askAbout(order.id());
-        Order current = store.byId(order.id()).orElseThrow();
-        Instant now = clock.instant();
-        boolean kept = current.lines().stream()
-                .allMatch(l -> l.status() != BookingStatus.HELD || l.expires().isAfter(now));
-        if (!kept || current.status() == OrderStatus.LAPSED || !unpaid(current).isPositive()) {
-            return Optional.empty();
-        }
-        List<Payment> all = payments.ofOrder(order.id());
-        Payment wanted = all.stream()
-                .filter(p -> p.state().isOpen() && (way == null || p.gateway().equals(way)))
-                .findFirst()
-                .orElseGet(() -> wanted(current, way));
-        return Optional.of(goTo(current, wanted).payUrl());
-    }
-
-    private Payment wanted(Order order, String way) {
-        Gateway gateway = chosen(ways(order), way);
-        String id = transaction.execute(s -> payments.want(order.id(), gateway, unpaid(order), isAuthorisedFirst(order)));
-        return payments.find(id);
-    }
-
-    private Payment goTo(Order order, Payment wanted) {
-        Payment created = atGateway(order, wanted.id());
-        transaction.executeWithoutResult(s -> {
-            store.extendHolds(order.id(), created.expires());
-            if (created.isTransfer() && wanted.reference() == null) {
-                letters.transfer(store.byId(order.id()).orElseThrow(), created, gateways.accountOf(created));
-            }
-        });
-        return created;
-    }
-
-    /**
-     * Makes a wanted payment of an order at the gateway.
-     *
-     * @throws GatewayException where the gateway cannot be reached
-     */
-    Payment atGateway(Order order, String payment) {
-        Catalogue catalogue = catalogues.catalogue();
-        return payments.create(
-                payment,
-                catalogue.house().currency().getCurrencyCode(),
-                catalogue.house().name() + " · " + order.number(),
-                Long.toString(order.number()),
-                "/bookings/" + order.token() + "/paid");
-    }
-
-    /** What is due now and neither paid nor authorised. */
-    Money unpaid(Order order) {
-        Money due = Money.sum(order.standing().stream().map(OrderLine::dueNow).toList());
-        Money goods = Money.sum(goods(order).stream().filter(g -> !g.returned()).map(Goods::price).toList());
-        Money secured = Money.sum(payments.ofOrder(order.id()).stream()
-                .filter(p -> p.booking() == null)
-                .map(Payment::secured)
-                .toList());
-        return due.plus(goods).minus(secured).notBelowZero();
     }
 
     /** What a guest answered for a booking. */

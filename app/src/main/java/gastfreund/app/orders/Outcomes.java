@@ -26,6 +26,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 class Outcomes {
 
     private final OrderStore store;
+    private final DueStore due;
     private final BookingJournal journal;
     private final CatalogueService catalogues;
     private final Places places;
@@ -39,6 +40,7 @@ class Outcomes {
 
     Outcomes(
             OrderStore store,
+            DueStore due,
             BookingJournal journal,
             CatalogueService catalogues,
             Places places,
@@ -50,6 +52,7 @@ class Outcomes {
             TransactionTemplate transaction,
             Clock clock) {
         this.store = store;
+        this.due = due;
         this.journal = journal;
         this.catalogues = catalogues;
         this.places = places;
@@ -103,18 +106,18 @@ class Outcomes {
         Instant now = clock.instant();
         Money left = payment.amount();
         for (OrderLine line : order.lines()) {
-            Money due = line.open();
-            if (waits(line) && due.compareTo(left) <= 0 && isToBeHad(line, catalogue, now)) {
+            Money owed = line.open();
+            if (waits(line) && owed.compareTo(left) <= 0 && isToBeHad(line, catalogue, now)) {
                 BookingStatus to = BookingSteps.whenSecured(catalogue.offer(line.offer()));
                 move(order, line, to, "paid", now);
                 if (to == BookingStatus.CONFIRMED) {
-                    take(payment, line, due);
+                    take(payment, line, owed);
                 }
-                left = left.minus(due);
+                left = left.minus(owed);
             } else if (line.status() == BookingStatus.HELD) {
                 lose(order, line, "the place was gone when the money came", now);
             } else if (line.status() == BookingStatus.CONFIRMED) {
-                Money part = due.atMost(left);
+                Money part = owed.atMost(left);
                 take(payment, line, part);
                 left = left.minus(part);
             }
@@ -227,7 +230,7 @@ class Outcomes {
 
     /** Asks the gateway about orders that have waited a while, since a notification may never come. */
     void askAboutWaiting(Instant since) {
-        store.waitingSince(since).forEach(payments::askAbout);
+        due.waitingSince(since).forEach(payments::askAbout);
     }
 
     /** Asks the gateway about balances that guests went to pay. */
@@ -237,7 +240,7 @@ class Outcomes {
 
     /** Ends orders whose places are no longer kept, once the gateway has said that no money comes any more. */
     void endWaitingInVain() {
-        for (long id : store.waitingInVain(clock.instant())) {
+        for (long id : due.waitingInVain(clock.instant())) {
             if (payments.giveUp(id)) {
                 transaction.executeWithoutResult(status -> lapse(id));
             }

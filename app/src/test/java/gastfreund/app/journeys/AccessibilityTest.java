@@ -28,9 +28,10 @@ class AccessibilityTest extends DemoHouseTest {
                         .setColorScheme(theme)
                         .setReducedMotion(ReducedMotion.REDUCE))) {
             Page page = context.newPage();
-            for (String path : List.of("/", "/offers/private-lesson?party=2", "/offers/clay-table", basket,
-                    basket + "/checkout", "/desk/sign-in")) {
+            for (String path : List.of("/", "/offers/private-lesson?party=2", "/offers/clay-table", "/vouchers/voucher",
+                    "/vouchers/clay-card", "/texts/rules", basket, basket + "/checkout", "/desk/sign-in")) {
                 page.navigate(address(path));
+                page.locator("details").all().forEach(d -> d.evaluate("d => d.open = true"));
                 assertThat(faults(page)).as(path).isEmpty();
             }
             page.getByLabel("Mail address").fill("okka@quillmere.example");
@@ -44,6 +45,11 @@ class AccessibilityTest extends DemoHouseTest {
             assertThat(faults(page)).as("board").isEmpty();
             page.navigate(address("/desk/orders"));
             assertThat(faults(page)).as("orders").isEmpty();
+            for (String path : List.of("/desk/ways", "/desk/payments")) {
+                page.navigate(address(path));
+                assertThat(faults(page)).as(path).isEmpty();
+            }
+            page.navigate(address("/desk/orders"));
             page.locator("main table a").first().click();
             assertThat(faults(page)).as("order").isEmpty();
         }

@@ -10,6 +10,7 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -62,6 +63,7 @@ public final class LoadRun {
             going.add(() -> order(number));
         }
         long begun = System.nanoTime();
+        Duration cpu = application.cpu();
         List<Long> took = new ArrayList<>();
         for (Future<Long> one : guests.invokeAll(going)) {
             if (one.get() != null) {
@@ -72,9 +74,10 @@ public final class LoadRun {
         Collections.sort(took);
         System.out.printf(
                 Locale.ROOT,
-                "%d of %d orders paid: %.1f orders a second; median %d ms, 99th percentile %d ms%n",
+                "%d of %d orders paid: %.1f orders a second; median %d ms, 99th percentile %d ms; %d ms of processor each%n",
                 took.size(), count, took.size() / seconds,
-                took.get(took.size() / 2) / 1_000_000, took.get(took.size() * 99 / 100) / 1_000_000);
+                took.get(took.size() / 2) / 1_000_000, took.get(took.size() * 99 / 100) / 1_000_000,
+                application.cpu().minus(cpu).toMillis() / took.size());
         return took.size() / seconds;
     }
 

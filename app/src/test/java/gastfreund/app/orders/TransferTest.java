@@ -145,4 +145,22 @@ class TransferTest extends OrdersTest {
         String later = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 34).time().start());
         assertThat(get(later + "/checkout").body()).contains("by bank transfer").contains("within 5 days");
     }
+
+    @Test
+    void whereNoWayToPayIsSwitchedOnNothingIsPlacedAndNothingTypedIsLost() {
+        GatewayAccount card = gateways.account(GatewayAccount.Kind.CARD, GatewayAccount.Mode.PRACTICE);
+        switchTransfers(false);
+        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 29).time().start());
+        Map<String, Object> form = CheckoutPage.filled(get(basket + "/checkout").body(), "Imke Dahl", "imke@post.example");
+        long before = jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single();
+        gateways.keep(card.switched(false));
+        try {
+            assertThat(post(basket + "/checkout", form).body())
+                    .contains("We cannot take payments just now")
+                    .contains("value=\"Imke Dahl\"");
+            assertThat(jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single()).isEqualTo(before);
+        } finally {
+            gateways.keep(card.switched(true));
+        }
+    }
 }

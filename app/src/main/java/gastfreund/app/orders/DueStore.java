@@ -1,0 +1,101 @@
+package gastfreund.app.orders;
+
+import gastfreund.core.openings.BookingId;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Finds the orders and bookings for which something is due: an answer, money, a reminder, or their end. */
+@Repository
+class DueStore {
+
+    private final JdbcClient jdbc;
+
+    DueStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** Requests that nobody answered although they were placed before an instant, or start by another. */
+    List<BookingId> unanswered(Instant placedBefore, Instant startingBy) {
+        return jdbc.sql(
+                        """
+                        SELECT b.id FROM bookings b JOIN orders o ON o.id = b.order_id
+                        WHERE b.status = 'requested' AND (o.placed_at <= ? OR b.start_at <= ?)
+                        ORDER BY b.start_at
+                        """)
+                .params(placedBefore.getEpochSecond(), startingBy.getEpochSecond())
+                .query((row, n) -> new BookingId(row.getString("id")))
+                .list();
+    }
+
+    /** Confirmed bookings of orders that ended before an instant, the oldest first. */
+    List<BookingId> endedBefore(Instant before) {
+        return jdbc.sql(
+                        """
+                        SELECT id FROM bookings
+                        WHERE status = 'confirmed' AND end_at < ? AND order_id IS NOT NULL
+                        ORDER BY end_at LIMIT 500
+                        """)
+                .param(before.getEpochSecond())
+                .query((row, n) -> new BookingId(row.getString("id")))
+                .list();
+    }
+
+    /** Confirmed bookings with a balance that is due: not asked for yet, or asked before an instant and not reminded. */
+    List<BookingId> balancesToAsk(LocalDate today, Instant askedBefore) {
+        return jdbc.sql(
+                        """
+                        SELECT l.booking FROM order_lines l JOIN bookings b ON b.id = l.booking
+                        WHERE l.balance_due <= ? AND b.status = 'confirmed' AND l.paid < l.total
+                          AND (l.asked_at IS NULL OR l.reminded_at IS NULL AND l.asked_at < ?)
+                        ORDER BY l.balance_due
+                        LIMIT 200
+                        """)
+                .params(today.toString(), askedBefore.getEpochSecond())
+                .query((row, n) -> new BookingId(row.getString("booking")))
+                .list();
+    }
+
+    /** Notes that a balance was asked for; true for the first time, false for the reminder. */
+    boolean noteAsked(BookingId booking, Instant now) {
+        boolean first = jdbc.sql("UPDATE order_lines SET asked_at = ? WHERE booking = ? AND asked_at IS NULL")
+                        .params(now.getEpochSecond(), booking.value())
+                        .update()
+                > 0;
+        if (!first) {
+            jdbc.sql("UPDATE order_lines SET reminded_at = ? WHERE booking = ?")
+                    .params(now.getEpochSecond(), booking.value())
+                    .update();
+        }
+        return first;
+    }
+
+    /** Orders that wait for money and whose places are no longer kept; those without places wait for half an hour. */
+    List<Long> waitingInVain(Instant now) {
+        return jdbc.sql(
+                        """
+                        SELECT id FROM orders o
+                        WHERE status = 'waiting'
+                          AND NOT EXISTS (SELECT 1 FROM bookings b
+                                          WHERE b.order_id = o.id AND b.status = 'held' AND b.expires_at > :now)
+                          AND NOT EXISTS (SELECT 1 FROM goods g WHERE g.order_id = o.id
+                                          AND (o.placed_at > :now - 1800
+                                               OR EXISTS (SELECT 1 FROM payments p WHERE p.order_id = o.id
+                                                          AND p.state = 'created' AND p.expires_at > :now)))
+                        ORDER BY placed_at
+                        """)
+                .param("now", now.getEpochSecond())
+                .query(Long.class)
+                .list();
+    }
+
+    /** Orders that have waited for money since before an instant. */
+    List<Long> waitingSince(Instant before) {
+        return jdbc.sql("SELECT id FROM orders WHERE status = 'waiting' AND placed_at < ? ORDER BY placed_at")
+                .param(before.getEpochSecond())
+                .query(Long.class)
+                .list();
+    }
+}
