@@ -9,6 +9,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -16,6 +17,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 final class Limits extends OncePerRequestFilter {
 
     private static final int MOST_ADDRESSES = 20_000;
+    private static final List<String> HOLDING = List.of("/bookings/", "/offers/", "/basket/", "/vouchers/");
 
     private final Settings.Limits limits;
     private final Map<String, Bucket> buckets = new LinkedHashMap<>(64, 0.75f, true) {
@@ -52,7 +54,7 @@ final class Limits extends OncePerRequestFilter {
         if (path.endsWith("/checkout") || path.endsWith("/pay")) {
             return limits.checkouts();
         }
-        return path.startsWith("/bookings/") || path.startsWith("/offers/") || path.startsWith("/basket/") ? limits.holds() : 0;
+        return HOLDING.stream().anyMatch(path::startsWith) ? limits.holds() : 0;
     }
 
     private Bucket bucket(HttpServletRequest request, int perMinute) {
