@@ -219,7 +219,8 @@ class PrepaidTest extends OrdersTest {
         assertThat(line(order).covered()).isEqualTo(Money.ofMinor(3 * 2600));
         assertThat(rest(pass)).isEqualTo(7);
         assertThat(get("/bookings/" + order.token() + "/lines/" + line(order).booking() + "/cancel").body())
-                .contains("What your pass paid goes back to it.");
+                .contains("What your pass paid goes back to it.")
+                .contains("Cancel booking: what the pass paid goes back to it");
         cancel(order, 0);
         assertThat(rest(pass)).isEqualTo(10);
     }
