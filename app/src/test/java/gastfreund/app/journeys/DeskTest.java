@@ -2,10 +2,11 @@ package gastfreund.app.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Page;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
-/** What a host does with orders at the desk. */
+/** What a host does with orders at the desk, and what guests do after they have booked. */
 class DeskTest extends Journey {
 
     @Test
@@ -55,5 +56,42 @@ class DeskTest extends Journey {
         fillIn("Ella Wrede");
         button("^Book$").click();
         assertThat(heading("See you soon, Ella Wrede")).isVisible();
+    }
+
+    @Test
+    void aGuestPaysTheRestAndChangesTheirDetails() {
+        open(true, 390);
+        keepSomething("A private lesson", 3);
+        checkOut("Minna Fahl");
+        payWith("Works");
+        button("^Pay the .* that are left").click();
+        payWith("Works");
+        assertThat(heading("See you soon, Minna Fahl")).isVisible();
+        assertThat(button("^Pay the .* that are left")).hasCount(0);
+        link("Change my details").click();
+        assertThat(page.getByLabel("None yet").first()).isChecked();
+        page.getByLabel("Regularly").first().check();
+        page.getByLabel("Name").fill("Minna Fahl-Lind");
+        button("Keep these details").click();
+        assertThat(heading("See you soon, Minna Fahl-Lind")).isVisible();
+        link("Change my details").click();
+        assertThat(page.getByLabel("Regularly").first()).isChecked();
+    }
+
+    @Test
+    void aHostSaysNoToARequest() {
+        open(true, 1280);
+        keepSomething("Kiln firing", 4);
+        checkOut("Gunnar Ley");
+        payWith("Works");
+        assertThat(heading("We have your request, Gunnar Ley")).isVisible();
+        signIn();
+        page.navigate(address("/desk/orders"));
+        page.locator("main table a").first().click();
+        assertThat(heading("Gunnar Ley")).isVisible();
+        page.locator("summary", new Page.LocatorOptions().setHasText("No")).click();
+        page.getByLabel("Why").first().fill("The kiln is being mended.");
+        button("Decline the request").click();
+        assertThat(page.getByText("The request is declined.")).isVisible();
     }
 }
