@@ -29,6 +29,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.JsonNode;
@@ -73,8 +74,20 @@ public record HouseFile(
      * @throws BadFileException with every problem of the file
      */
     public static HouseFile read(JsonNode json) {
+        return read(json, whole -> {});
+    }
+
+    /**
+     * Reads a house, and lets somebody else read more of the same file, such as its {@code extra}.
+     *
+     * @param more is given the whole file; what it notes as problems counts as any other
+     * @throws BadFileException with every problem of the file
+     */
+    public static HouseFile read(JsonNode json, Consumer<Node> more) {
         List<Problem> problems = new ArrayList<>();
-        HouseFile file = new Reading(Node.root(json, problems)).file();
+        Node whole = Node.root(json, problems);
+        HouseFile file = new Reading(whole).file();
+        more.accept(whole);
         BadFileException.throwIfAny(problems);
         return file;
     }
@@ -195,9 +208,8 @@ public record HouseFile(
                     continue;
                 }
                 PromoCode.Worth worth = node.has("percent")
-                        ? new PromoCode.Worth.Share(PaymentReader.percent(node.required("percent"), 0, 100))
-                        : new PromoCode.Worth.Amount(
-                                Money.ofMinor(node.required("amount").number(0, OfferReader.MOST_MONEY)));
+                        ? new PromoCode.Worth.Share(node.required("percent").percent(0, 100))
+                        : new PromoCode.Worth.Amount(node.required("amount").amount());
                 Set<OfferId> offers = new HashSet<>();
                 node.elements("offers").forEach(o -> offers.add(new OfferId(references.offer(o))));
                 PromoCode promo = new PromoCode(
@@ -206,9 +218,7 @@ public record HouseFile(
                         offers,
                         node.member("from").map(Node::instant).orElse(null),
                         node.member("to").map(Node::instant).orElse(null),
-                        Money.ofMinor(node.member("minSubtotal")
-                                .map(n -> n.number(0, OfferReader.MOST_MONEY))
-                                .orElse(0L)),
+                        node.member("minSubtotal").map(Node::amount).orElse(Money.ZERO),
                         node.integer("maxUses", 0, MOST),
                         node.integer("used", 0, MOST, 0));
                 if (codes.put(PromoCode.normal(code), promo) != null) {

@@ -1,5 +1,8 @@
 package gastfreund.housefile;
 
+import gastfreund.core.money.Money;
+import gastfreund.core.money.Percent;
+import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -19,10 +22,14 @@ import tools.jackson.databind.JsonNode;
  * A value in a file with its path. Whatever is asked of it and is not so is noted as a problem, and a harmless stand-in
  * is given, so that all problems of a file are found in one reading.
  */
-final class Node {
+public final class Node {
 
     private static final int FIRST_YEAR = 1900;
     private static final int LAST_YEAR = 2199;
+    static final int MOST_PERCENT = 100_000;
+
+    /** The largest amount, in minor units: sums of many thousands of them stay within a long. */
+    static final long MOST_MONEY = 1_000_000_000_000L;
 
     private final JsonNode json;
     private final String path;
@@ -34,7 +41,12 @@ final class Node {
         this.problems = problems;
     }
 
-    static Node root(JsonNode json, List<Problem> problems) {
+    /**
+     * A whole file.
+     *
+     * @param problems where the problems of it and of all in it are noted
+     */
+    public static Node root(JsonNode json, List<Problem> problems) {
         return new Node(json, "", problems);
     }
 
@@ -42,11 +54,13 @@ final class Node {
         return path;
     }
 
-    JsonNode json() {
+    /** The value as it was written. */
+    public JsonNode json() {
         return json;
     }
 
-    void problem(String message) {
+    /** Notes something wrong with this value. */
+    public void problem(String message) {
         problems.add(new Problem(path, message));
     }
 
@@ -55,7 +69,7 @@ final class Node {
     }
 
     /** Notes every member that is not among the known ones, and a value that is no object. */
-    Node object(String... known) {
+    public Node object(String... known) {
         if (!json.isObject()) {
             problem("must be an object");
             return this;
@@ -69,15 +83,18 @@ final class Node {
         return this;
     }
 
-    boolean has(String name) {
+    /** Whether there is a member of that name. */
+    public boolean has(String name) {
         return json.has(name);
     }
 
-    Optional<Node> member(String name) {
+    /** A member; empty where it is missing. */
+    public Optional<Node> member(String name) {
         return json.has(name) ? Optional.of(child(json.get(name), name)) : Optional.empty();
     }
 
-    Node required(String name) {
+    /** A member; a problem where it is missing. */
+    public Node required(String name) {
         if (!json.has(name)) {
             child(json, name).problem("is missing");
             return child(json.path(name), name).silent();
@@ -86,7 +103,7 @@ final class Node {
     }
 
     /** A member for a problem of its own, missing or not. */
-    Node at(String name) {
+    public Node at(String name) {
         return child(json.path(name), name);
     }
 
@@ -96,7 +113,7 @@ final class Node {
     }
 
     /** The elements of an array. */
-    List<Node> elements() {
+    public List<Node> elements() {
         if (!json.isArray()) {
             problem("must be an array");
             return List.of();
@@ -109,7 +126,7 @@ final class Node {
     }
 
     /** The elements of an array member; none where it is missing. */
-    List<Node> elements(String name) {
+    public List<Node> elements(String name) {
         return member(name).map(Node::elements).orElse(List.of());
     }
 
@@ -124,7 +141,8 @@ final class Node {
                 .toList();
     }
 
-    String text() {
+    /** A text that is not blank. */
+    public String text() {
         if (!json.isString() || json.stringValue().isBlank()) {
             problem("must be a text that is not blank");
             return "?";
@@ -133,7 +151,7 @@ final class Node {
     }
 
     /** A text that may be blank. */
-    String textOrBlank() {
+    public String textOrBlank() {
         if (!json.isString()) {
             problem("must be a text");
             return "";
@@ -141,7 +159,13 @@ final class Node {
         return json.stringValue();
     }
 
-    boolean truth() {
+    /** {@link #textOrBlank()} of a member; blank where it is missing. */
+    public String textOrBlank(String name) {
+        return member(name).map(Node::textOrBlank).orElse("");
+    }
+
+    /** True or false. */
+    public boolean truth() {
         if (!json.isBoolean()) {
             problem("must be true or false");
             return false;
@@ -149,7 +173,13 @@ final class Node {
         return json.booleanValue();
     }
 
-    long number(long least, long most) {
+    /** {@link #truth()} of a member; false where it is missing. */
+    public boolean truth(String name) {
+        return member(name).map(Node::truth).orElse(false);
+    }
+
+    /** A whole number between two bounds, both inclusive. */
+    public long number(long least, long most) {
         if (!json.isIntegralNumber() || !json.canConvertToLong()) {
             problem("must be a whole number");
             return least;
@@ -162,11 +192,13 @@ final class Node {
         return value;
     }
 
-    int integer(int least, int most) {
+    /** As {@link #number}. */
+    public int integer(int least, int most) {
         return (int) number(least, most);
     }
 
-    OptionalInt integer(String name, int least, int most) {
+    /** A member's whole number; empty where it is missing. */
+    public OptionalInt integer(String name, int least, int most) {
         return member(name).map(n -> OptionalInt.of(n.integer(least, most))).orElse(OptionalInt.empty());
     }
 
@@ -176,12 +208,13 @@ final class Node {
         return integer(name, least, most);
     }
 
-    int integer(String name, int least, int most, int otherwise) {
+    /** A member's whole number, or another where it is missing. */
+    public int integer(String name, int least, int most, int otherwise) {
         return integer(name, least, most).orElse(otherwise);
     }
 
     /** One of some words. */
-    String word(String... words) {
+    public String word(String... words) {
         String value = json.isString() ? json.stringValue() : "";
         if (!List.of(words).contains(value)) {
             problem("must be one of " + String.join(", ", words));
@@ -190,8 +223,37 @@ final class Node {
         return value;
     }
 
-    String word(String name, String[] words, String otherwise) {
+    /** A member that is one of some words; another where it is missing. */
+    public String word(String name, String[] words, String otherwise) {
         return member(name).map(n -> n.word(words)).orElse(otherwise);
+    }
+
+    /** A percentage: a whole number or a decimal text, between two bounds, both inclusive. */
+    public Percent percent(int least, int most) {
+        Percent percent = json.isIntegralNumber()
+                ? Percent.of(number(-MOST_PERCENT, MOST_PERCENT))
+                : parsed("a whole number or a decimal text", Percent.ZERO, text -> {
+                    if (!text.matches("-?\\d{1,6}(\\.\\d{1,6})?")) {
+                        throw new IllegalArgumentException(text);
+                    }
+                    return Percent.of(text);
+                });
+        if (percent.value().compareTo(BigDecimal.valueOf(least)) < 0
+                || percent.value().compareTo(BigDecimal.valueOf(most)) > 0) {
+            problem("must be from " + least + " to " + most);
+            return Percent.ZERO;
+        }
+        return percent;
+    }
+
+    /** An amount of money, not negative and not too large for any sum of a house's. */
+    public Money amount() {
+        return amount(0);
+    }
+
+    /** An amount of money of at least {@code least} minor units. */
+    public Money amount(long least) {
+        return Money.ofMinor(number(least, MOST_MONEY));
     }
 
     LocalDate date() {

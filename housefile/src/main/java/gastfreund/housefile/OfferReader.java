@@ -34,7 +34,6 @@ final class OfferReader {
 
     private static final int MOST_MINUTES = 10_080;
     private static final int MOST = 1_000_000;
-    static final long MOST_MONEY = 1_000_000_000_000L;
 
     private final References references;
     private final ScheduleReader schedules;
@@ -97,7 +96,7 @@ final class OfferReader {
                 node.elements("priceRules").stream().map(r -> payments.priceRule(r, lengths)).toList(),
                 payments.payment(node),
                 payments.terms(node),
-                node.member("taxPercent").map(PaymentReader::rate).orElse(Percent.ZERO)));
+                node.member("taxPercent").map(t -> t.percent(0, 100)).orElse(Percent.ZERO)));
     }
 
     private static List<Length> lengths(Node node) {
@@ -117,7 +116,7 @@ final class OfferReader {
             length.made(() -> new Length(
                             new LengthId(length.required("id").text()),
                             Minutes.of(length.required("minutes").integer(1, MOST_MINUTES)),
-                            Money.ofMinor(length.required("price").number(0, MOST_MONEY)),
+                            length.required("price").amount(),
                             min,
                             max))
                     .ifPresent(lengths::add);
@@ -201,7 +200,7 @@ final class OfferReader {
                     }
                     byLength.put(
                             new LengthId(price.getKey()),
-                            Money.ofMinor(price.getValue().number(0, MOST_MONEY)));
+                            price.getValue().amount());
                 }
                 prices.put(new StaffId(person.getKey()), byLength);
             }
@@ -246,7 +245,7 @@ final class OfferReader {
             addOn.made(() -> new AddOn(
                             new AddOnId(addOn.required("id").text()),
                             addOn.required("title").text(),
-                            Money.ofMinor(addOn.required("price").number(0, MOST_MONEY)),
+                            addOn.required("price").amount(),
                             per,
                             addOn.integer("max", 1, MOST, 1),
                             Minutes.of(addOn.integer("minutes", 0, MOST_MINUTES, 0))))

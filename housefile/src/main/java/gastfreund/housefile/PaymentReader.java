@@ -1,17 +1,14 @@
 package gastfreund.housefile;
 
 import gastfreund.core.money.Money;
-import gastfreund.core.money.Percent;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.LengthId;
-import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Payment;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.PriceRule;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.terms.Keep;
 import gastfreund.core.terms.Terms;
-import java.math.BigDecimal;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -29,29 +26,6 @@ final class PaymentReader {
 
     PaymentReader(References references) {
         this.references = references;
-    }
-
-    /** A percentage: a whole number or a decimal text, from {@code least} to {@code most}. */
-    static Percent percent(Node node, int least, int most) {
-        Percent percent = node.json().isIntegralNumber()
-                ? Percent.of(node.number(-MOST_HOURS, MOST_HOURS))
-                : node.parsed("a whole number or a decimal text", Percent.ZERO, text -> {
-                    if (!text.matches("-?\\d{1,6}(\\.\\d{1,6})?")) {
-                        throw new IllegalArgumentException(text);
-                    }
-                    return Percent.of(text);
-                });
-        if (percent.value().compareTo(BigDecimal.valueOf(least)) < 0
-                || percent.value().compareTo(BigDecimal.valueOf(most)) > 0) {
-            node.problem("must be from " + least + " to " + most);
-            return Percent.ZERO;
-        }
-        return percent;
-    }
-
-    /** A tax rate. */
-    static Percent rate(Node node) {
-        return percent(node, 0, 100);
     }
 
     /** @param lengths of the offer, which a rule may name */
@@ -102,12 +76,11 @@ final class PaymentReader {
             return new PriceRule.Change.Add(Money.ZERO);
         }
         if (node.has("percent")) {
-            return new PriceRule.Change.Share(percent(node.required("percent"), -MOST_HOURS, MOST_HOURS));
+            return new PriceRule.Change.Share(node.required("percent").percent(-Node.MOST_PERCENT, Node.MOST_PERCENT));
         }
-        long most = OfferReader.MOST_MONEY;
         return node.has("add")
-                ? new PriceRule.Change.Add(Money.ofMinor(node.required("add").number(-most, most)))
-                : new PriceRule.Change.Set(Money.ofMinor(node.required("set").number(0, most)));
+                ? new PriceRule.Change.Add(Money.ofMinor(node.required("add").number(-Node.MOST_MONEY, Node.MOST_MONEY)))
+                : new PriceRule.Change.Set(node.required("set").amount());
     }
 
     Payment payment(Node offer) {
@@ -126,8 +99,8 @@ final class PaymentReader {
         }
         Node deposit = node.required("deposit").object("percent", "amount");
         Payment.Deposit asked = deposit.has("amount")
-                ? new Payment.Deposit.Amount(Money.ofMinor(deposit.required("amount").number(0, OfferReader.MOST_MONEY)))
-                : new Payment.Deposit.Share(percent(deposit.required("percent"), 0, 100));
+                ? new Payment.Deposit.Amount(deposit.required("amount").amount())
+                : new Payment.Deposit.Share(deposit.required("percent").percent(0, 100));
         OptionalInt daysBefore = node.member("balance")
                 .map(b -> b.object("daysBefore").integer("daysBefore", 0, MOST_HOURS))
                 .orElse(OptionalInt.empty());
@@ -158,10 +131,10 @@ final class PaymentReader {
             return new Keep.All();
         }
         if (node.has("percent")) {
-            return new Keep.Share(percent(node.required("percent"), 0, 100));
+            return new Keep.Share(node.required("percent").percent(0, 100));
         }
         if (node.has("amount")) {
-            return new Keep.Amount(Money.ofMinor(node.required("amount").number(0, OfferReader.MOST_MONEY)));
+            return new Keep.Amount(node.required("amount").amount());
         }
         String which = node.has("deposit") ? "deposit" : "all";
         if (!node.required(which).truth()) {

@@ -170,16 +170,12 @@ final class QuoteReader {
     private static Optional<Terms.Outcome> cancellation(House house, Node node) {
         node.object("offer", "lineTotal", "deposit", "paid", "start", "at", "by");
         OfferId offer = QueryReader.offer(house, node.required("offer"));
-        Money total = amount(node.required("lineTotal"));
-        Money deposit = node.member("deposit").map(QuoteReader::amount).orElse(Money.ZERO);
-        Money paid = amount(node.required("paid"));
+        Money total = node.required("lineTotal").amount();
+        Money deposit = node.member("deposit").map(Node::amount).orElse(Money.ZERO);
+        Money paid = node.required("paid").amount();
         Instant start = node.required("start").instant();
         Instant at = node.required("at").instant();
         Terms.By by = node.required("by").word("guest", "host").equals("guest") ? Terms.By.GUEST : Terms.By.HOST;
         return house.offer(offer).map(o -> o.terms().cancel(total, deposit, paid, start, at, by));
-    }
-
-    private static Money amount(Node node) {
-        return Money.ofMinor(node.number(0, OfferReader.MOST_MONEY));
     }
 }

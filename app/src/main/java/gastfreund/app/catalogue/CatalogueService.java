@@ -1,12 +1,8 @@
 package gastfreund.app.catalogue;
 
-import gastfreund.core.hours.OfferId;
-import gastfreund.core.offers.PlaceId;
 import gastfreund.housefile.HouseFile;
-import java.util.HashMap;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -49,27 +45,17 @@ public class CatalogueService {
     }
 
     private Catalogue read(JsonNode json) {
-        Map<OfferId, Story> stories = new HashMap<>();
-        Map<OfferId, List<Question>> questions = new HashMap<>();
-        for (JsonNode offer : json.path("offers")) {
-            OfferId id = new OfferId(offer.get("id").stringValue());
-            stories.put(id, Story.of(offer.path("extra")));
-            questions.put(id, Question.of(offer.path("extra")));
-        }
-        Map<PlaceId, String> notes = new HashMap<>();
-        json.path("places")
-                .forEach(p -> notes.put(
-                        new PlaceId(p.get("id").stringValue()),
-                        p.path("extra").path("directions").asString("")));
-        HouseFile file = HouseFile.read(json);
+        AtomicReference<Extras> read = new AtomicReference<>();
+        HouseFile file = HouseFile.read(json, whole -> read.set(Extras.of(whole)));
+        Extras extras = read.get();
         return new Catalogue(
                 file.house(),
-                Story.of(json.path("house").path("extra")),
-                stories,
-                notes,
-                questions,
-                CheckoutRules.of(json.path("house").path("extra")),
-                PrepaidOffer.of(json.path("house").path("extra")),
+                extras.story(),
+                extras.stories(),
+                extras.placeNotes(),
+                extras.questions(),
+                extras.checkout(),
+                extras.prepaidOffers(),
                 file.promoCodes(),
                 store.holdMinutes(),
                 store.answerHours());
@@ -82,7 +68,7 @@ public class CatalogueService {
      */
     @Transactional
     public void open(JsonNode houseFile) {
-        HouseFile.read(houseFile);
+        HouseFile.read(houseFile, Extras::of);
         store.insert(houseFile);
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override

@@ -1,10 +1,11 @@
 package gastfreund.app.catalogue;
 
-import java.util.ArrayList;
+import gastfreund.housefile.Node;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import tools.jackson.databind.JsonNode;
+import java.util.Set;
 
 /**
  * What the house wants at checkout, as a house file keeps it in the house's {@code extra.checkout}.
@@ -13,6 +14,8 @@ import tools.jackson.databind.JsonNode;
  * @param straight whether a single booking goes to checkout without the basket's page between
  */
 public record CheckoutRules(Ask company, Ask address, List<Text> texts, boolean straight) {
+
+    private static final String[] ASKS = {"no", "optional", "required"};
 
     /** Whether something is asked for. */
     public enum Ask {
@@ -34,22 +37,29 @@ public record CheckoutRules(Ask company, Ask address, List<Text> texts, boolean 
         }
     }
 
-    static CheckoutRules of(JsonNode extra) {
-        JsonNode rules = extra.path("checkout");
-        List<Text> texts = new ArrayList<>();
-        for (JsonNode text : rules.path("texts")) {
-            texts.add(new Text(
-                    text.path("id").asString(""),
-                    text.path("title").asString(""),
-                    text.path("wording").asString(""),
-                    text.path("agree").asBoolean(false)));
-        }
-        return new CheckoutRules(
-                ask(rules, "company"), ask(rules, "address"), List.copyOf(texts), rules.path("straight").asBoolean(false));
+    static CheckoutRules of(Node extra) {
+        return extra.member("checkout")
+                .map(rules -> read(rules.object("company", "address", "straight", "texts")))
+                .orElse(new CheckoutRules(Ask.NO, Ask.NO, List.of(), false));
     }
 
-    private static Ask ask(JsonNode rules, String member) {
-        return Ask.valueOf(rules.path(member).asString("no").toUpperCase(Locale.ROOT));
+    private static CheckoutRules read(Node rules) {
+        Set<String> ids = new HashSet<>();
+        List<Text> texts = rules.elements("texts").stream().map(t -> text(t, ids)).toList();
+        return new CheckoutRules(ask(rules, "company"), ask(rules, "address"), texts, rules.truth("straight"));
+    }
+
+    private static Text text(Node node, Set<String> ids) {
+        node.object("id", "title", "wording", "agree");
+        String id = node.required("id").text();
+        if (!ids.add(id)) {
+            node.at("id").problem("is the id of another text");
+        }
+        return new Text(id, node.required("title").text(), node.required("wording").text(), node.truth("agree"));
+    }
+
+    private static Ask ask(Node rules, String member) {
+        return Ask.valueOf(rules.word(member, ASKS, "no").toUpperCase(Locale.ROOT));
     }
 
     /** The texts to which a guest has to agree. */

@@ -3,12 +3,12 @@ package gastfreund.app.catalogue;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
 import gastfreund.core.money.Percent;
+import gastfreund.housefile.Node;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.StreamSupport;
-import tools.jackson.databind.JsonNode;
 
 /**
  * A voucher or a pass as the house sells it, kept in the house's {@code extra.vouchers} and {@code extra.passes}.
@@ -32,40 +32,63 @@ public record PrepaidOffer(
         Percent taxRate,
         int months) {
 
-    static List<PrepaidOffer> of(JsonNode extra) {
+    private static final int MOST_MONTHS = 600;
+    private static final int MOST_VISITS = 10_000;
+
+    /** @param known the offers that a pass may be for */
+    static List<PrepaidOffer> of(Node extra, Set<OfferId> known) {
+        Set<String> ids = new HashSet<>();
         List<PrepaidOffer> offers = new ArrayList<>();
-        for (JsonNode voucher : extra.path("vouchers")) {
-            JsonNode free = voucher.path("free");
-            offers.add(new PrepaidOffer(
-                    voucher.path("id").asString(""),
-                    voucher.path("title").asString(""),
-                    Story.of(voucher),
-                    StreamSupport.stream(voucher.path("amounts").spliterator(), false)
-                            .map(a -> Money.ofMinor(a.longValue()))
-                            .toList(),
-                    free.isMissingNode() ? null : Money.ofMinor(free.path("min").longValue()),
-                    free.isMissingNode() ? null : Money.ofMinor(free.path("max").longValue()),
-                    0,
-                    Set.of(),
-                    Percent.ZERO,
-                    voucher.path("months").asInt(36)));
-        }
-        for (JsonNode pass : extra.path("passes")) {
-            offers.add(new PrepaidOffer(
-                    pass.path("id").asString(""),
-                    pass.path("title").asString(""),
-                    Story.of(pass),
-                    List.of(Money.ofMinor(pass.path("price").longValue())),
-                    null,
-                    null,
-                    pass.path("visits").intValue(),
-                    StreamSupport.stream(pass.path("offers").spliterator(), false)
-                            .map(o -> new OfferId(o.stringValue()))
-                            .collect(Collectors.toUnmodifiableSet()),
-                    Percent.of(pass.path("taxPercent").asString("0")),
-                    pass.path("months").asInt(12)));
-        }
+        extra.elements("vouchers").forEach(v -> offers.add(voucher(v, ids)));
+        extra.elements("passes").forEach(p -> offers.add(pass(p, ids, known)));
         return List.copyOf(offers);
+    }
+
+    private static PrepaidOffer voucher(Node node, Set<String> ids) {
+        node.object("id", "title", "summary", "included", "picture", "pictureText", "amounts", "free", "months");
+        List<Money> amounts = node.elements("amounts").stream().map(a -> a.amount(1)).toList();
+        Optional<Node> free = node.member("free").map(f -> f.object("min", "max"));
+        if (amounts.isEmpty() && free.isEmpty()) {
+            node.problem("must have amounts, or a free one");
+        }
+        Money least = free.map(f -> f.required("min").amount(1)).orElse(null);
+        Money most = free.map(f -> f.required("max").amount(least.minor())).orElse(null);
+        return new PrepaidOffer(
+                id(node, ids), node.required("title").text(), Story.of(node), amounts, least, most, 0, Set.of(),
+                Percent.ZERO, node.integer("months", 1, MOST_MONTHS, 36));
+    }
+
+    private static PrepaidOffer pass(Node node, Set<String> ids, Set<OfferId> known) {
+        node.object(
+                "id", "title", "summary", "included", "picture", "pictureText", "price", "visits", "offers", "taxPercent",
+                "months");
+        Set<OfferId> offers = new HashSet<>();
+        for (Node offer : node.required("offers").elements()) {
+            OfferId id = new OfferId(offer.text());
+            if (!known.contains(id)) {
+                offer.problem("there is no offer " + id);
+            }
+            offers.add(id);
+        }
+        return new PrepaidOffer(
+                id(node, ids),
+                node.required("title").text(),
+                Story.of(node),
+                List.of(node.required("price").amount(1)),
+                null,
+                null,
+                node.required("visits").integer(1, MOST_VISITS),
+                Set.copyOf(offers),
+                node.member("taxPercent").map(t -> t.percent(0, 100)).orElse(Percent.ZERO),
+                node.integer("months", 1, MOST_MONTHS, 12));
+    }
+
+    private static String id(Node node, Set<String> ids) {
+        String id = node.required("id").text();
+        if (!ids.add(id)) {
+            node.at("id").problem("is the id of another voucher or pass");
+        }
+        return id;
     }
 
     public boolean isPass() {

@@ -1,9 +1,10 @@
 package gastfreund.app.catalogue;
 
-import java.util.ArrayList;
+import gastfreund.housefile.Node;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import tools.jackson.databind.JsonNode;
+import java.util.Set;
 
 /**
  * Something an offer asks the guest at checkout, as a house file keeps it in the offer's {@code extra.questions}.
@@ -14,6 +15,8 @@ import tools.jackson.databind.JsonNode;
 public record Question(
         String id, String label, String help, Kind kind, List<String> options, boolean required, boolean perPerson) {
 
+    private static final String[] KINDS = {"text", "long", "choice", "choices", "tick"};
+
     /** How it is answered. */
     public enum Kind {
         TEXT,
@@ -23,20 +26,30 @@ public record Question(
         TICK
     }
 
-    static List<Question> of(JsonNode extra) {
-        List<Question> questions = new ArrayList<>();
-        for (JsonNode node : extra.path("questions")) {
-            List<String> options = new ArrayList<>();
-            node.path("options").forEach(o -> options.add(o.asString("")));
-            questions.add(new Question(
-                    node.path("id").asString(""),
-                    node.path("label").asString(""),
-                    node.path("help").asString(""),
-                    Kind.valueOf(node.path("kind").asString("text").toUpperCase(Locale.ROOT)),
-                    List.copyOf(options),
-                    node.path("required").asBoolean(false),
-                    node.path("each").asString("booking").equals("person")));
+    static List<Question> of(Node extra) {
+        Set<String> ids = new HashSet<>();
+        return extra.elements("questions").stream().map(q -> question(q, ids)).toList();
+    }
+
+    private static Question question(Node node, Set<String> ids) {
+        node.object("id", "label", "help", "kind", "options", "required", "each");
+        String id = node.required("id").text();
+        if (!ids.add(id)) {
+            node.at("id").problem("is the id of another question");
         }
-        return List.copyOf(questions);
+        Kind kind = Kind.valueOf(node.word("kind", KINDS, "text").toUpperCase(Locale.ROOT));
+        List<String> options = node.elements("options").stream().map(Node::text).toList();
+        boolean chosen = kind == Kind.CHOICE || kind == Kind.CHOICES;
+        if (chosen == options.isEmpty()) {
+            node.at("options").problem(chosen ? "must have something to choose" : "goes with choice and choices only");
+        }
+        return new Question(
+                id,
+                node.required("label").text(),
+                node.textOrBlank("help"),
+                kind,
+                options,
+                node.truth("required"),
+                node.word("each", new String[] {"booking", "person"}, "booking").equals("person"));
     }
 }

@@ -1,8 +1,7 @@
 package gastfreund.app.catalogue;
 
-import java.util.ArrayList;
+import gastfreund.housefile.Node;
 import java.util.List;
-import tools.jackson.databind.JsonNode;
 
 /**
  * The words and the picture of a house or an offer, as a house file keeps them in {@code extra}.
@@ -18,14 +17,12 @@ public record Story(String summary, List<String> included, String picture, Strin
         return NONE;
     }
 
-    static Story of(JsonNode extra) {
-        List<String> included = new ArrayList<>();
-        extra.path("included").forEach(i -> included.add(i.asString("")));
+    static Story of(Node extra) {
         return new Story(
-                extra.path("summary").asString(""),
-                List.copyOf(included),
-                extra.path("picture").asString(""),
-                extra.path("pictureText").asString(""));
+                extra.textOrBlank("summary"),
+                extra.elements("included").stream().map(Node::text).toList(),
+                extra.textOrBlank("picture"),
+                extra.textOrBlank("pictureText"));
     }
 
     public boolean hasPicture() {

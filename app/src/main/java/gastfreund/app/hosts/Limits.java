@@ -11,10 +11,13 @@ import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Bounds how often one address may sign in, check out or hold places. */
+/** Bounds how often one address may sign in, check out, hold places or try codes. */
 final class Limits extends OncePerRequestFilter {
+
+    private record Limit(String what, int perMinute) {}
 
     private static final int MOST_ADDRESSES = 20_000;
     private static final List<String> HOLDING = List.of("/bookings/", "/offers/", "/basket/", "/vouchers/");
@@ -34,8 +37,8 @@ final class Limits extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        int perMinute = limitFor(request);
-        if (perMinute == 0 || bucket(request, perMinute).tryConsume(1)) {
+        Optional<Limit> limit = limitFor(request);
+        if (limit.isEmpty() || bucket(request, limit.get()).tryConsume(1)) {
             chain.doFilter(request, response);
         } else {
             response.setHeader("Retry-After", "60");
@@ -43,25 +46,31 @@ final class Limits extends OncePerRequestFilter {
         }
     }
 
-    private int limitFor(HttpServletRequest request) {
-        if (!request.getMethod().equals("POST")) {
-            return 0;
+    /** What counts: the path as it is understood, since the one that was sent may spell a letter in another way. */
+    private Optional<Limit> limitFor(HttpServletRequest request) {
+        String path = request.getServletPath();
+        if (path.startsWith("/codes/")) {
+            return Optional.of(new Limit("codes", limits.codes()));
         }
-        String path = request.getRequestURI();
+        if (!request.getMethod().equals("POST")) {
+            return Optional.empty();
+        }
         if (path.equals("/desk/sign-in") || path.equals("/desk/welcome")) {
-            return limits.signIns();
+            return Optional.of(new Limit("sign-ins", limits.signIns()));
         }
         if (path.endsWith("/checkout") || path.endsWith("/pay")) {
-            return limits.checkouts();
+            return Optional.of(new Limit("checkouts", limits.checkouts()));
         }
-        return HOLDING.stream().anyMatch(path::startsWith) ? limits.holds() : 0;
+        return HOLDING.stream().anyMatch(path::startsWith)
+                ? Optional.of(new Limit("holds", limits.holds()))
+                : Optional.empty();
     }
 
-    private Bucket bucket(HttpServletRequest request, int perMinute) {
-        String key = perMinute + " " + request.getRemoteAddr();
+    private Bucket bucket(HttpServletRequest request, Limit limit) {
+        String key = limit.what() + " " + request.getRemoteAddr();
         synchronized (buckets) {
             return buckets.computeIfAbsent(key, k -> Bucket.builder()
-                    .addLimit(limit -> limit.capacity(perMinute).refillGreedy(perMinute, Duration.ofMinutes(1)))
+                    .addLimit(b -> b.capacity(limit.perMinute()).refillGreedy(limit.perMinute(), Duration.ofMinutes(1)))
                     .build());
         }
     }

@@ -49,7 +49,10 @@ public record Settings(
 
     /** How often one address may do what costs us something, each per minute. */
     public record Limits(
-            @DefaultValue("10") int signIns, @DefaultValue("20") int checkouts, @DefaultValue("120") int holds) {}
+            @DefaultValue("10") int signIns,
+            @DefaultValue("20") int checkouts,
+            @DefaultValue("120") int holds,
+            @DefaultValue("30") int codes) {}
 
     /**
      * What keeps programs from ordering.

@@ -67,8 +67,34 @@ class SecurityTest extends DemoHouseTest {
         assertThat(signIn("203.0.113.10").statusCode()).isNotEqualTo(429);
     }
 
+    @Test
+    void aPathSpeltInAnotherWayCountsToo() {
+        for (int i = 0; i < 10; i++) {
+            signIn(i % 2 == 0 ? "/desk/sign%2Din" : "/desk/%73ign-in", "203.0.113.11");
+        }
+        assertThat(signIn("203.0.113.11").statusCode()).isEqualTo(429);
+    }
+
+    @Test
+    void codesCannotBeTriedWithoutEnd() {
+        for (int i = 0; i < 30; i++) {
+            assertThat(code("203.0.113.12").statusCode()).isEqualTo(404);
+        }
+        assertThat(code("203.0.113.12").statusCode()).isEqualTo(429);
+        assertThat(code("203.0.113.13").statusCode()).isEqualTo(404);
+    }
+
+    private HttpResponse<String> code(String from) {
+        URI guess = URI.create(address("/codes/AAAA-BBBB-CCCC"));
+        return send(HttpRequest.newBuilder(guess).header("X-Forwarded-For", from));
+    }
+
     private HttpResponse<String> signIn(String from) {
-        return post("/desk/sign-in", Map.of("email", "x", "password", "y"), "X-Forwarded-For", from);
+        return signIn("/desk/sign-in", from);
+    }
+
+    private HttpResponse<String> signIn(String path, String from) {
+        return post(path, Map.of("email", "x", "password", "y"), "X-Forwarded-For", from);
     }
 
     @ParameterizedTest
