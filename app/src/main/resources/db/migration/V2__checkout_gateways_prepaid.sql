@@ -95,5 +95,8 @@ CREATE TABLE basket_prepaid (
 -- What a pass paid for, beside the line's amount.
 ALTER TABLE order_lines ADD COLUMN covered INTEGER NOT NULL DEFAULT 0;
 
+-- What the house gave back of a line although its booking stands, and does not ask for again.
+ALTER TABLE order_lines ADD COLUMN waived INTEGER NOT NULL DEFAULT 0 CHECK (waived >= 0);
+
 -- The voucher that a payment was made with.
 ALTER TABLE payments ADD COLUMN prepaid TEXT REFERENCES prepaid (id);

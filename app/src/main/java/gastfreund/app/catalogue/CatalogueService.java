@@ -37,11 +37,19 @@ public class CatalogueService {
 
     public Optional<Catalogue> find() {
         Catalogue catalogue = kept;
-        if (catalogue == null) {
-            catalogue = store.houseFile().map(this::read).orElse(null);
-            kept = catalogue;
+        return catalogue == null ? load() : Optional.of(catalogue);
+    }
+
+    private synchronized Optional<Catalogue> load() {
+        if (kept == null) {
+            kept = store.houseFile().map(this::read).orElse(null);
         }
-        return Optional.ofNullable(catalogue);
+        return Optional.ofNullable(kept);
+    }
+
+    /** Waits for whoever is just reading it, who may have read it as it was before. */
+    private synchronized void forget() {
+        kept = null;
     }
 
     private Catalogue read(JsonNode json) {
@@ -73,7 +81,7 @@ public class CatalogueService {
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
-                kept = null;
+                forget();
             }
         });
     }

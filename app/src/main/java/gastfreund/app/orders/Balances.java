@@ -17,9 +17,15 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** What is left to pay before the day: asked for by mail when it falls due, reminded of once, and paid by a link. */
+/**
+ * What is left to pay before the day, and what should have been paid with the order: asked for by mail when it is due,
+ * reminded of once, and paid by a link.
+ */
 @Service
 public class Balances {
+
+    /** How long after an order its payment is asked for, if it has not come. */
+    private static final Duration ASKED_AFTER = Duration.ofHours(1);
 
     /** How long after the first mail the second one goes. */
     private static final Duration REMINDED_AFTER = Duration.ofHours(20);
@@ -55,30 +61,40 @@ public class Balances {
         this.clock = clock;
     }
 
-    /** Whether a guest can pay what is left of a line through the gateway. */
+    /** Whether a guest can pay what is left of a line, beside what was due with the order, through the gateway. */
     public boolean canBePaid(OrderLine line) {
-        return line.status() == BookingStatus.CONFIRMED
-                && line.unpaid().isPositive()
-                && line.balance().isPositive()
-                && line.time().startInstant().isAfter(clock.instant());
+        return isAhead(line) && line.unpaid().isPositive() && line.balance().isPositive();
     }
 
-    /** Balances that have fallen due and are to be asked for, or reminded of. */
+    private boolean isAhead(OrderLine line) {
+        return line.status() == BookingStatus.CONFIRMED && line.time().startInstant().isAfter(clock.instant());
+    }
+
+    /** Bookings for which money has fallen due and is to be asked for, or reminded of. */
     List<BookingId> toAsk() {
         Instant now = clock.instant();
-        return due.balancesToAsk(catalogues.catalogue().zone().dateOf(now), now.minus(REMINDED_AFTER));
+        return due.toAskFor(
+                catalogues.catalogue().zone().dateOf(now), now.minus(ASKED_AFTER), now.minus(REMINDED_AFTER));
     }
 
-    /** Asks for a balance where the rest is to be paid before the day, or reminds of it. */
+    /**
+     * Asks for what should have been paid with the order, or for a balance where the rest is to be paid before the day;
+     * or reminds of it.
+     */
     @Transactional
     public void ask(BookingId booking) {
         Order order = store.byBooking(booking.value()).orElseThrow();
         OrderLine line = order.line(booking).orElseThrow();
         boolean beforeTheDay = catalogues.catalogue().offer(line.offer()).payment().balanceDaysBefore().isPresent();
-        if (beforeTheDay && canBePaid(line)) {
-            boolean first = due.noteAsked(booking, clock.instant());
-            letters.balance(order, line, first ? "balance" : "balance-again");
+        if (line.open().isPositive() && isAhead(line)) {
+            letters.balance(order, line, asked("unpaid", booking));
+        } else if (beforeTheDay && canBePaid(line)) {
+            letters.balance(order, line, asked("balance", booking));
         }
+    }
+
+    private String asked(String kind, BookingId booking) {
+        return due.noteAsked(booking, clock.instant()) ? kind : kind + "-again";
     }
 
     /**

@@ -105,7 +105,7 @@ class BookingPageController {
         model.addAttribute("documents", documents.ofOrder(order));
         model.addAttribute("now", clock.instant());
         model.addAttribute("authorised", authorised);
-        model.addAttribute("later", order.balance().minus(authorised).notBelowZero());
+        model.addAttribute("later", order.later());
         model.addAttribute("unpaid", paying.unpaid(order));
         model.addAttribute("asks", !order.standing().isEmpty()
                 && order.standing().stream().allMatch(l -> l.status() == BookingStatus.REQUESTED));

@@ -43,17 +43,28 @@ class DueStore {
                 .list();
     }
 
-    /** Confirmed bookings with a balance that is due: not asked for yet, or asked before an instant and not reminded. */
-    List<BookingId> balancesToAsk(LocalDate today, Instant askedBefore) {
+    /**
+     * Confirmed bookings with money that is due: a balance, or what should have been paid with an order that was placed
+     * before an instant and waits for no transfer. Not asked for yet, or asked before another instant and not reminded.
+     */
+    List<BookingId> toAskFor(LocalDate today, Instant placedBefore, Instant askedBefore) {
         return jdbc.sql(
                         """
                         SELECT l.booking FROM order_lines l JOIN bookings b ON b.id = l.booking
-                        WHERE l.balance_due <= ? AND b.status = 'confirmed' AND l.paid < l.total
-                          AND (l.asked_at IS NULL OR l.reminded_at IS NULL AND l.asked_at < ?)
-                        ORDER BY l.balance_due
+                            JOIN orders o ON o.id = l.order_id
+                        WHERE b.status = 'confirmed'
+                          AND (l.balance_due <= :today AND l.paid + l.waived < l.total
+                               OR l.paid + l.waived < l.due_now AND o.placed_at < :placed
+                                  AND NOT EXISTS (SELECT 1 FROM payments p
+                                                  WHERE p.order_id = o.id AND p.state = 'created'
+                                                    AND p.gateway IN ('transfer', 'practice-transfer')))
+                          AND (l.asked_at IS NULL OR l.reminded_at IS NULL AND l.asked_at < :asked)
+                        ORDER BY b.start_at
                         LIMIT 200
                         """)
-                .params(today.toString(), askedBefore.getEpochSecond())
+                .param("today", today.toString())
+                .param("placed", placedBefore.getEpochSecond())
+                .param("asked", askedBefore.getEpochSecond())
                 .query((row, n) -> new BookingId(row.getString("booking")))
                 .list();
     }

@@ -117,6 +117,7 @@ public class Endings {
             return Outcome.CHANGED;
         }
         giveBack(order, line, amount, why);
+        store.addWaived(booking, amount);
         journal.note(order, line, host, why, clock.instant());
         Order after = now(order);
         letters.refunded(after, after.line(booking).orElseThrow(), amount);

@@ -134,7 +134,7 @@ public class Moves {
         Money total = line.covered().isPositive()
                 ? line.total()
                 : option.opening().price().minus(line.discount()).notBelowZero();
-        Money back = line.paid().minus(total).notBelowZero();
+        Money back = line.paid().minus(total.minus(line.waived()).notBelowZero()).notBelowZero();
         Money more = total.minus(line.total()).notBelowZero();
         return new Proposal(entry.time(), option, total, back, more);
     }
@@ -153,7 +153,7 @@ public class Moves {
         Instant now = clock.instant();
         // What is put aside for a request is as good as paid.
         Money has = line.status() == BookingStatus.REQUESTED ? line.dueNow() : line.paid();
-        Money left = proposal.total().minus(has).notBelowZero();
+        Money left = proposal.total().minus(line.waived()).minus(has).notBelowZero();
         store.moveTime(booking, proposal.time(), proposal.option(), proposal.total(), left, balanceDue(line, proposal, now));
         if (proposal.back().isPositive()) {
             steps.refundOrder(order.id(), proposal.back(), "moved");

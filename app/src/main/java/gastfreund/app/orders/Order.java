@@ -43,6 +43,11 @@ public record Order(
         return Money.sum(lines.stream().map(OrderLine::unpaid).toList());
     }
 
+    /** What is left to pay, less what was due with the order. */
+    public Money later() {
+        return balance().minus(Money.sum(standing().stream().map(OrderLine::open).toList())).notBelowZero();
+    }
+
     /** The lines that stand or wait. */
     public List<OrderLine> standing() {
         return lines.stream().filter(OrderLine::stands).toList();

@@ -19,6 +19,7 @@ import java.util.Map;
  *
  * @param place null where the offer has none
  * @param covered what a pass pays for, beside the total
+ * @param waived what the house gave back although the booking stands, and does not ask for again
  * @param paid what the house has of it: paid, less what was decided to go back
  * @param expires when the hold ends (exclusive); null where it is none
  * @param balanceDue when the balance falls due; null where there is none
@@ -39,19 +40,25 @@ public record OrderLine(
         Money covered,
         Money total,
         Money deposit,
+        Money waived,
         Money paid,
         Money dueNow,
         Money balance,
         LocalDate balanceDue) {
 
+    /** What is asked for it altogether: its total, less what was waived. */
+    public Money asked() {
+        return total.minus(waived).notBelowZero();
+    }
+
     /** What is still to be paid of it, now or later; nothing where it does not stand. */
     public Money unpaid() {
-        return stands() ? total.minus(paid).notBelowZero() : Money.ZERO;
+        return stands() ? asked().minus(paid).notBelowZero() : Money.ZERO;
     }
 
     /** What is still to be paid of what is due with the order. */
     public Money open() {
-        return dueNow.minus(paid).notBelowZero();
+        return dueNow.minus(waived).minus(paid).notBelowZero();
     }
 
     /** Whether it can still be cancelled. */

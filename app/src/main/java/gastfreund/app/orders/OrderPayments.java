@@ -165,12 +165,13 @@ public class OrderPayments {
 
     /** What is due now and neither paid nor authorised. */
     Money unpaid(Order order) {
-        Money due = Money.sum(order.standing().stream().map(OrderLine::dueNow).toList());
-        Money goods = Money.sum(prepaid.goodsOfOrder(order.id()).stream().filter(g -> !g.returned()).map(Goods::price).toList());
-        Money secured = Money.sum(payments.ofOrder(order.id()).stream()
-                .filter(p -> p.booking() == null)
-                .map(Payment::secured)
+        Money lines = Money.sum(order.standing().stream().map(OrderLine::open).toList());
+        Money goods = Money.sum(prepaid.goodsOfOrder(order.id()).stream()
+                .filter(g -> !g.isIssued())
+                .map(Goods::price)
                 .toList());
-        return due.plus(goods).minus(secured).notBelowZero();
+        Money authorised =
+                Money.sum(payments.ofOrder(order.id()).stream().map(Payment::authorised).toList());
+        return lines.plus(goods).minus(authorised).notBelowZero();
     }
 }

@@ -148,21 +148,41 @@ class OrderStore {
                 .update();
     }
 
-    /** Notes money that came for a booking, or, where it is negative, that it goes back. */
+    /**
+     * Notes money that came for a booking, or, where it is negative, that it goes back. Once all is there that was due
+     * with the order, what is left is asked for anew.
+     */
     void addPaid(BookingId booking, Money amount) {
-        jdbc.sql("UPDATE order_lines SET paid = paid + ? WHERE booking = ?")
+        jdbc.sql(
+                        """
+                        UPDATE order_lines
+                        SET paid = paid + :amount,
+                            asked_at = CASE WHEN paid + waived < due_now AND paid + :amount + waived >= due_now
+                                            THEN NULL ELSE asked_at END,
+                            reminded_at = CASE WHEN paid + waived < due_now AND paid + :amount + waived >= due_now
+                                               THEN NULL ELSE reminded_at END
+                        WHERE booking = :booking
+                        """)
+                .param("amount", amount.minor())
+                .param("booking", booking.value())
+                .update();
+    }
+
+    /** Notes what the house gives back of a booking that stands. */
+    void addWaived(BookingId booking, Money amount) {
+        jdbc.sql("UPDATE order_lines SET waived = waived + ? WHERE booking = ?")
                 .params(amount.minor(), booking.value())
                 .update();
     }
 
-    /** Orders with a balance that was asked for and not paid, the soonest first. */
+    /** Orders with money that was asked for and not paid, the soonest first. */
     List<Order> owing() {
         return jdbc.sql(
                         """
                         SELECT o.* FROM orders o
                         JOIN order_lines l ON l.order_id = o.id
                         JOIN bookings b ON b.id = l.booking
-                        WHERE l.asked_at IS NOT NULL AND l.paid < l.total AND b.status IN ('confirmed', 'completed')
+                        WHERE l.asked_at IS NOT NULL AND l.paid + l.waived < l.total AND b.status IN ('confirmed', 'completed')
                         GROUP BY o.id
                         ORDER BY min(b.start_at)
                         """)
@@ -317,7 +337,7 @@ class OrderStore {
     private List<OrderLine> lines(long order) {
         return jdbc.sql(
                         """
-                        SELECT b.*, l.discount, l.covered, l.total, l.deposit, l.paid, l.due_now, l.balance, l.balance_due,
+                        SELECT b.*, l.discount, l.covered, l.total, l.deposit, l.waived, l.paid, l.due_now, l.balance, l.balance_due,
                                (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
                         FROM order_lines l JOIN bookings b ON b.id = l.booking
                         WHERE l.order_id = ?
@@ -350,6 +370,7 @@ class OrderStore {
                 Money.ofMinor(row.getLong("covered")),
                 Money.ofMinor(row.getLong("total")),
                 Money.ofMinor(row.getLong("deposit")),
+                Money.ofMinor(row.getLong("waived")),
                 Money.ofMinor(row.getLong("paid")),
                 Money.ofMinor(row.getLong("due_now")),
                 Money.ofMinor(row.getLong("balance")),

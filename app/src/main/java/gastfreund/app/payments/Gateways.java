@@ -81,18 +81,26 @@ public class Gateways {
                         .forEach(a -> store.put(a.switched(false)));
             }
         });
+        forget();
+    }
+
+    /** Waits for whoever is just making them, who may have read the accounts as they were before. */
+    private synchronized void forget() {
         made = null;
     }
 
     private Map<String, Gateway> made() {
         Map<String, Gateway> current = made;
-        if (current == null) {
-            current = accounts().stream()
+        return current == null ? make() : current;
+    }
+
+    private synchronized Map<String, Gateway> make() {
+        if (made == null) {
+            made = accounts().stream()
                     .filter(a -> !a.keys().isEmpty())
                     .collect(Collectors.toMap(GatewayAccount::name, this::of, (a, b) -> b, LinkedHashMap::new));
-            made = current;
         }
-        return current;
+        return made;
     }
 
     /** What guests can choose, the first one being proposed. */

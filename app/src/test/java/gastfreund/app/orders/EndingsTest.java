@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import gastfreund.app.PdfPicture;
+import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.BookingStatus;
@@ -29,6 +30,9 @@ class EndingsTest extends OrdersTest {
 
     @Autowired
     private Endings endings;
+
+    @Autowired
+    private Moves moves;
 
     private HttpResponse<String> cancel(Order order, Map<String, Object> form) {
         return post("/bookings/" + order.token() + "/lines/" + line(order).booking() + "/cancel", form);
@@ -125,6 +129,8 @@ class EndingsTest extends OrdersTest {
         assertThat(endings.refund(order, line(order).booking(), Money.ofMinor(300), "no apron left", HOST))
                 .isEqualTo(Endings.Outcome.DONE);
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
+        assertThat(line(order).unpaid()).as("what was given back is not owed").isEqualTo(Money.ZERO);
+        assertThat(get("/bookings/" + order.token()).body()).doesNotContain("/pay\"");
         assertThat(endings.cancelByHost(order, line(order).booking(), paid, "", true, HOST))
                 .isEqualTo(Endings.Outcome.CHANGED);
         assertThat(endings.cancelByHost(order, line(order).booking(), paid.minus(Money.ofMinor(300)), "", false, HOST))
@@ -132,6 +138,53 @@ class EndingsTest extends OrdersTest {
         await().untilAsserted(() -> assertThat(payment(order)).startsWith("refunded"));
         assertThat(letters(order)).containsExactly("confirmation", "host", "refunded");
         ledgersAgree(order);
+    }
+
+    @Test
+    void whatTheHostGaveBackIsNotAskedForAgain() {
+        Order order = paid("private-lesson", "60", 33, "WORKS");
+        Money left = line(order).unpaid();
+        Money given = Money.ofMinor(500);
+        endings.refund(order, line(order).booking(), given, "the radio was too loud", HOST);
+        assertThat(line(order).unpaid()).isEqualTo(left);
+        Answer.Entry other = opening("private-lesson", "60", 1, 34);
+        Moves.Wish wish = new Moves.Wish(
+                Audience.DESK, other.time().start(),
+                moves.proposal(now(order), line(order), other.time().start(), Audience.DESK)
+                        .orElseThrow().total(),
+                true, true, HOST);
+        assertThat(moves.move(now(order), line(order).booking(), wish)).isEqualTo(Endings.Outcome.DONE);
+        assertThat(line(order).unpaid()).isEqualTo(left);
+        assertThat(line(order).balance()).isEqualTo(left);
+        assertThat(endings.paidOnTheSpot(order, line(order).booking(), left, HOST)).isEqualTo(Endings.Outcome.DONE);
+        assertThat(now(order).paid()).isEqualTo(line(order).total().minus(given));
+        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant()).minusHours(5));
+        job.run();
+        assertThat(letters(order)).noneMatch(k -> k.startsWith("balance") || k.startsWith("unpaid"));
+        assertThat(orders.owing()).extracting(Order::id).doesNotContain(order.id());
+    }
+
+    @Test
+    void whoIsBookedAtOnceAndDoesNotPayIsAskedAndTheHostSeesIt() {
+        Answer.Entry entry = opening("wheel-evenings", "150", 1, 20);
+        String to = order(keep("wheel-evenings", "150", 1, entry.time().start()), "Till Rabe", "till@post.example");
+        Order order = orders.newest(1).get(0);
+        assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
+        job.run();
+        assertThat(letters(order)).containsExactly("confirmation", "host");
+        clock.moveAhead(Duration.ofMinutes(61));
+        job.run();
+        job.run();
+        assertThat(letters(order)).containsExactly("confirmation", "host", "unpaid");
+        assertThat(orders.owing()).extracting(Order::id).contains(order.id());
+        clock.moveAhead(Duration.ofHours(21));
+        job.run();
+        job.run();
+        assertThat(letters(order)).endsWith("unpaid", "unpaid-again").hasSize(4);
+        String again = post("/bookings/" + order.token() + "/pay", Map.of()).headers().firstValue("Location").orElse(to);
+        get(pay(again, "UNTOLD"));
+        assertThat(line(order).unpaid()).isEqualTo(Money.ZERO);
+        assertThat(orders.owing()).extracting(Order::id).doesNotContain(order.id());
     }
 
     @Test
