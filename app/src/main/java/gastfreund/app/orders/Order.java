@@ -48,6 +48,19 @@ public record Order(
         return balance().minus(Money.sum(standing().stream().map(OrderLine::open).toList())).notBelowZero();
     }
 
+    /** What was due with the order and has neither come nor been put aside. */
+    public Money open() {
+        return Money.sum(standing().stream()
+                .filter(l -> l.status() != BookingStatus.REQUESTED)
+                .map(OrderLine::open)
+                .toList());
+    }
+
+    /** What the house gave back of lines that stand. */
+    public Money waived() {
+        return Money.sum(standing().stream().map(OrderLine::waived).toList());
+    }
+
     /** The lines that stand or wait. */
     public List<OrderLine> standing() {
         return lines.stream().filter(OrderLine::stands).toList();

@@ -130,7 +130,7 @@ class EndingsTest extends OrdersTest {
                 .isEqualTo(Endings.Outcome.DONE);
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
         assertThat(line(order).unpaid()).as("what was given back is not owed").isEqualTo(Money.ZERO);
-        assertThat(get("/bookings/" + order.token()).body()).doesNotContain("/pay\"");
+        assertThat(get("/bookings/" + order.token()).body()).doesNotContain("/pay\"").contains("Given back");
         assertThat(endings.cancelByHost(order, line(order).booking(), paid, "", true, HOST))
                 .isEqualTo(Endings.Outcome.CHANGED);
         assertThat(endings.cancelByHost(order, line(order).booking(), paid.minus(Money.ofMinor(300)), "", false, HOST))
@@ -172,6 +172,9 @@ class EndingsTest extends OrdersTest {
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
         job.run();
         assertThat(letters(order)).containsExactly("confirmation", "host");
+        assertThat(jdbc.sql("SELECT text_part FROM outbox WHERE order_id = ? AND kind = 'confirmation'")
+                        .param(order.id()).query(String.class).single())
+                .contains("Due, and not paid yet").doesNotContain("To be paid later");
         clock.moveAhead(Duration.ofMinutes(61));
         job.run();
         job.run();
