@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** What a host decides about a booking at the desk: yes or no, its end, and its money. */
 @Controller
@@ -53,12 +54,14 @@ class EndingDeskController {
     String cancel(
             @PathVariable long number,
             @PathVariable String booking,
-            @RequestParam String amount,
+            @RequestParam(defaultValue = "") String amount,
             @RequestParam(defaultValue = "") String why,
             @RequestParam(defaultValue = "false") boolean tell,
             @ModelAttribute("f") Formats f,
+            RedirectAttributes next,
             Principal host) {
-        return with(amount, f, number, "cancelled", refund -> endings.cancelByHost(
+        Typed typed = new Typed("cancelled", booking, amount, why, tell, "said.amount");
+        return with(typed, f, number, next, refund -> endings.cancelByHost(
                 order(number), new BookingId(booking), refund, why, tell, host.getName()));
     }
 
@@ -66,11 +69,13 @@ class EndingDeskController {
     String refund(
             @PathVariable long number,
             @PathVariable String booking,
-            @RequestParam String amount,
+            @RequestParam(defaultValue = "") String amount,
             @RequestParam(defaultValue = "") String why,
             @ModelAttribute("f") Formats f,
+            RedirectAttributes next,
             Principal host) {
-        return with(amount, f, number, "refunded", refund ->
+        Typed typed = new Typed("refunded", booking, amount, why, true, "said.amount");
+        return with(typed, f, number, next, refund ->
                 endings.refund(order(number), new BookingId(booking), refund, why, host.getName()));
     }
 
@@ -78,17 +83,25 @@ class EndingDeskController {
     String paid(
             @PathVariable long number,
             @PathVariable String booking,
-            @RequestParam String amount,
+            @RequestParam(defaultValue = "") String amount,
             @ModelAttribute("f") Formats f,
+            RedirectAttributes next,
             Principal host) {
-        return with(amount, f, number, "paid", money ->
+        Typed typed = new Typed("paid", booking, amount, "", true, "said.amount");
+        return with(typed, f, number, next, money ->
                 endings.paidOnTheSpot(order(number), new BookingId(booking), money, host.getName()));
     }
 
+    /** Does it; where it cannot be done, the page shows the form again as it was filled in. */
     private String with(
-            String written, Formats f, long number, String said, Function<Money, Endings.Outcome> decision) {
-        Optional<Money> amount = f.amount(written);
-        return amount.isEmpty() ? page(number, "amount") : done(number, decision.apply(amount.get()), said);
+            Typed typed, Formats f, long number, RedirectAttributes next, Function<Money, Endings.Outcome> decision) {
+        Optional<Money> amount = f.amount(typed.amount());
+        Optional<Endings.Outcome> outcome = amount.map(decision);
+        if (outcome.isPresent() && outcome.get() == Endings.Outcome.DONE) {
+            return page(number, typed.form());
+        }
+        next.addFlashAttribute("typed", amount.isEmpty() ? typed : typed.because("said.changed"));
+        return "redirect:/desk/orders/" + number + "#decisions-" + typed.booking();
     }
 
     private static String done(long number, Endings.Outcome outcome, String said) {

@@ -118,7 +118,8 @@ public class Endings {
         }
         giveBack(order, line, amount, why);
         store.addWaived(booking, amount);
-        journal.note(order, line, host, why, clock.instant());
+        String noted = why.isBlank() ? "money given back" : "money given back: " + why;
+        journal.note(order, line, host, noted, clock.instant());
         Order after = now(order);
         letters.refunded(after, after.line(booking).orElseThrow(), amount);
         return Outcome.DONE;

@@ -59,6 +59,9 @@ class OrderDeskController {
         model.addAttribute("endings", endings);
         model.addAttribute("attendance", attendance);
         model.addAttribute("documents", documents.ofOrder(order));
+        if (!model.containsAttribute("typed")) {
+            model.addAttribute("typed", Typed.nothing());
+        }
         return "orders/desk-order";
     }
 

@@ -94,4 +94,31 @@ class DeskTest extends Journey {
         button("Decline the request").click();
         assertThat(page.getByText("The request is declined.")).isVisible();
     }
+
+    @Test
+    void aHostGivesMoneyBackAndTheGuestIsNotAskedForItAgain() {
+        open(true, 1280);
+        keepSomething("Wheel hire", 3);
+        checkOut("Ivo Tamm");
+        payWith("Works");
+        assertThat(heading("See you soon, Ivo Tamm")).isVisible();
+        String booking = page.url().replace("/paid", "");
+        signIn();
+        page.navigate(address("/desk/orders"));
+        page.locator("main table a").first().click();
+        page.getByText("Give money back").click();
+        page.getByLabel(Pattern.compile("^Amount, at most")).fill("999");
+        button("Give it back").click();
+        assertThat(page.getByText("Nothing was done")).isVisible();
+        assertThat(page.getByLabel(Pattern.compile("^Amount, at most"))).hasValue("999");
+        page.getByLabel(Pattern.compile("^Amount, at most")).fill("3");
+        page.getByLabel("Why").first().fill("no apron left");
+        button("Give it back").click();
+        assertThat(page.getByText("The money goes back.")).isVisible();
+        assertThat(page.getByText("money given back: no apron left")).isVisible();
+        assertThat(page.locator("aside dl")).containsText("Given back3.00");
+        page.navigate(booking);
+        assertThat(page.getByText("Given back")).isVisible();
+        assertThat(button("^Pay")).hasCount(0);
+    }
 }

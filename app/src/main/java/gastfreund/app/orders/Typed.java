@@ -1,0 +1,26 @@
+package gastfreund.app.orders;
+
+import gastfreund.core.openings.BookingId;
+
+/**
+ * What a host wrote into a form of an order's page that could not be done, so that it stands there again.
+ *
+ * @param form the form's name
+ * @param tell whether the guest was to get a mail
+ * @param problem the key of what is wrong with the amount
+ */
+public record Typed(String form, String booking, String amount, String why, boolean tell, String problem) {
+
+    static Typed nothing() {
+        return new Typed("", "", "", "", true, "");
+    }
+
+    Typed because(String other) {
+        return new Typed(form, booking, amount, why, tell, other);
+    }
+
+    /** Whether it was written into that form of a booking. */
+    public boolean into(String name, BookingId of) {
+        return form.equals(name) && booking.equals(of.value());
+    }
+}
