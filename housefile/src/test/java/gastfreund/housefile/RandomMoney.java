@@ -85,7 +85,7 @@ final class RandomMoney {
             rule.put("from", time());
         }
         if (chance(2)) {
-            rule.put("to", time());
+            rule.put("to", rule.has("from") && chance(4) ? rule.get("from").stringValue() : time());
         }
         if (chance(4)) {
             some(rule.putArray("staff"), STAFF);
@@ -175,6 +175,9 @@ final class RandomMoney {
             }
             ArrayNode lines = basket.putArray("lines");
             IntStream.range(0, random.nextInt(5)).forEach(l -> line(lines.addObject(), house));
+            if (!lines.isEmpty() && chance(3)) {
+                lines.add(lines.get(0).deepCopy());
+            }
             if (!chance(4)) {
                 basket.put("promoCode", one(List.of("code0", " CODE1 ", "Code2", "other", " ")));
             }
