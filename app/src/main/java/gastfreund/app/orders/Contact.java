@@ -1,9 +1,9 @@
 package gastfreund.app.orders;
 
-import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import java.net.IDN;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -17,7 +17,10 @@ import java.util.stream.Stream;
 public record Contact(
         @NotBlank(message = "{checkout.name.missing}") @Size(max = 120, message = "{checkout.name.long}") String name,
         @NotBlank(message = "{checkout.email.wrong}")
-                @Email(regexp = "[^@\\s]+@[^@\\s]+\\.[^@\\s.]{2,}", message = "{checkout.email.wrong}")
+                @Pattern(
+                        regexp = "(?=.{3,260}\\z)\\s*+" + ATOM + "(?:\\." + ATOM + ")*+@"
+                                + "(?:[\\p{L}\\p{N}-]{1,63}+\\.)+[\\p{L}]{2,63}+\\s*+",
+                        message = "{checkout.email.wrong}")
                 @Size(max = 254, message = "{checkout.email.wrong}")
                 String email,
         @NotBlank(message = "{checkout.phone.wrong}")
@@ -26,6 +29,9 @@ public record Contact(
         @Size(max = 160, message = "{checkout.company.long}") String company,
         @Size(max = 400, message = "{checkout.address.long}") String address,
         @Size(max = 2000, message = "{checkout.notes.long}") String notes) {
+
+    /** What stands between the dots before the @. */
+    private static final String ATOM = "[A-Za-z0-9!#$%&'*+/=?^_`{|}~-]++";
 
     /** Fields that a form did not have are empty. */
     public Contact {
@@ -48,8 +54,22 @@ public record Contact(
         return Stream.of(name, company, address).filter(s -> !s.isBlank()).collect(Collectors.joining("\n"));
     }
 
-    /** Without blanks at the ends. */
+    /** Without blanks at the ends, on one line where it is one, and with a domain that every mail server understands. */
     Contact trimmed() {
-        return new Contact(name.trim(), email.trim(), phone.trim(), company.trim(), address.trim(), notes.trim());
+        return new Contact(
+                line(name), ascii(email.trim()), line(phone), line(company), address.trim(), notes.trim());
+    }
+
+    private static String line(String text) {
+        return text.replaceAll("[\\p{Cntrl}\\s]+", " ").trim();
+    }
+
+    private static String ascii(String email) {
+        int at = email.lastIndexOf('@') + 1;
+        try {
+            return email.substring(0, at) + IDN.toASCII(email.substring(at));
+        } catch (IllegalArgumentException e) {
+            return email;
+        }
     }
 }

@@ -139,8 +139,13 @@ public class OrderPayments {
 
     private Payment goTo(Order order, Payment wanted) {
         Payment created = atGateway(order, wanted.id());
+        // Once for each way to pay: nobody keeps a place by having one card after the other refused.
+        boolean first = payments.ofOrder(order.id()).stream()
+                .noneMatch(p -> p.gateway().equals(created.gateway()) && !p.id().equals(created.id()) && p.reference() != null);
         transaction.executeWithoutResult(s -> {
-            store.extendHolds(order.id(), created.expires());
+            if (first) {
+                store.extendHolds(order.id(), created.expires());
+            }
             if (created.isTransfer() && wanted.reference() == null) {
                 letters.transfer(store.byId(order.id()).orElseThrow(), created, gateways.accountOf(created));
             }

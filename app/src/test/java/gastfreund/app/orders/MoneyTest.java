@@ -6,6 +6,7 @@ import static org.awaitility.Awaitility.await;
 import gastfreund.app.DemoHouseTest;
 import gastfreund.core.openings.Answer;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -133,10 +134,13 @@ class MoneyTest extends DemoHouseTest {
         Order order = ordered(opening("wheel-hire", "60", 1, 14), "g@post.example");
         get(pay(payAddress, "REFUSED"));
         assertThat(get("/bookings/" + order.token()).body()).contains("The card was refused").contains("Nothing was charged");
+        Instant kept = now(order).lines().get(0).expires();
+        clock.moveAhead(Duration.ofMinutes(5));
         String again = post("/bookings/" + order.token() + "/pay", Map.of())
                 .headers()
                 .firstValue("Location")
                 .orElseThrow();
+        assertThat(now(order).lines().get(0).expires()).as("the place is kept no longer for it").isEqualTo(kept);
         get(pay(again, "WORKS"));
         assertThat(now(order).status()).isEqualTo(OrderStatus.PLACED);
         assertThat(states(order)).containsExactly("failed", "captured");
