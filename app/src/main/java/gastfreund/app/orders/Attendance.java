@@ -26,6 +26,7 @@ public class Attendance {
     private final DueStore due;
     private final BookingJournal journal;
     private final Endings endings;
+    private final OrderLetters letters;
     private final CatalogueService catalogues;
     private final Clock clock;
 
@@ -34,12 +35,14 @@ public class Attendance {
             DueStore due,
             BookingJournal journal,
             Endings endings,
+            OrderLetters letters,
             CatalogueService catalogues,
             Clock clock) {
         this.store = store;
         this.due = due;
         this.journal = journal;
         this.endings = endings;
+        this.letters = letters;
         this.catalogues = catalogues;
         this.clock = clock;
     }
@@ -71,6 +74,8 @@ public class Attendance {
         Money back = backAfterNoShow(line);
         if (back.isPositive()) {
             endings.giveBack(current, line, back, "nobody came");
+            Order after = store.byId(order.id()).orElseThrow();
+            letters.missed(after, after.line(booking).orElseThrow(), back);
         }
         return Endings.Outcome.DONE;
     }

@@ -149,6 +149,11 @@ class OrderLetters {
         toGuest(order, "refunded", List.of(line), back);
     }
 
+    /** Nobody came, and the terms give something back. */
+    void missed(Order order, OrderLine line, Money back) {
+        toGuest(order, "missed", List.of(line), back);
+    }
+
     /** @param back what goes back; null where money is not spoken of */
     private void toGuest(Order order, String kind, List<OrderLine> lines, Money back) {
         Formats f = speech.in(order.locale(), catalogues.catalogue());

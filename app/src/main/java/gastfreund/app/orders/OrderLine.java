@@ -51,14 +51,19 @@ public record OrderLine(
         return total.minus(waived).notBelowZero();
     }
 
-    /** What is still to be paid of it, now or later; nothing where it does not stand. */
+    /** What is still to be paid of it, now or later; nothing where it does not stand, or nobody came. */
     public Money unpaid() {
-        return stands() ? asked().minus(paid).notBelowZero() : Money.ZERO;
+        return stands() && isCollected() ? asked().minus(paid).notBelowZero() : Money.ZERO;
     }
 
-    /** What is still to be paid of what is due with the order. */
+    /** What is still to be paid of what is due with the order; nothing where nobody came. */
     public Money open() {
-        return dueNow.minus(waived).minus(paid).notBelowZero();
+        return isCollected() ? dueNow.minus(waived).minus(paid).notBelowZero() : Money.ZERO;
+    }
+
+    /** What is kept of a no-show beyond what was paid is not collected ({@code docs/money.md}, "Terms"). */
+    private boolean isCollected() {
+        return status != BookingStatus.NO_SHOW;
     }
 
     /** Whether it can still be cancelled. */

@@ -44,6 +44,9 @@ class AttendanceTest extends OrdersTest {
         assertThat(back).isEqualTo(paid.minus(Money.ofMinor(500)));
         assertThat(attendance.missed(order, line(order).booking(), HOST)).isEqualTo(Endings.Outcome.DONE);
         assertThat(line(order).status()).isEqualTo(BookingStatus.NO_SHOW);
+        assertThat(line(order).unpaid()).as("what was not kept is not asked for").isEqualTo(Money.ZERO);
+        assertThat(get("/bookings/" + order.token()).body()).doesNotContain("/pay\"");
+        assertThat(letters(order)).endsWith("missed");
         await().untilAsserted(() -> assertThat(payment(order)).endsWith(" " + back.minor()));
         ledgersAgree(order);
     }
