@@ -40,7 +40,8 @@ class Security {
                         .requestMatchers(HttpMethod.POST, "/desk/payments/**")
                         .hasAnyRole("OWNER", "MANAGER")
                         .requestMatchers(HttpMethod.POST, "/desk/orders/*/bookings/*/refund",
-                                "/desk/orders/*/bookings/*/cancel", "/desk/orders/*/bookings/*/missed", "/desk/orders/*/goods/*/return")
+                                "/desk/orders/*/bookings/*/cancel", "/desk/orders/*/bookings/*/missed", "/desk/orders/*/goods/*/return",
+                                "/desk/orders/*/release")
                         .hasAnyRole("OWNER", "MANAGER")
                         .anyRequest()
                         .hasAnyRole("OWNER", "MANAGER", "STAFF"))

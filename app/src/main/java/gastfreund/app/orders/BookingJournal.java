@@ -24,6 +24,16 @@ class BookingJournal {
         note(order, line, to, who, why, now);
     }
 
+    /** An order takes a step, unless it is there already. */
+    void moveOrder(Order order, OrderStatus to, String who, Instant now) {
+        if (order.status() != to) {
+            store.moveOrder(order.id(), to);
+            String number = Long.toString(order.number());
+            store.write(
+                    new JournalEntry(order.id(), "order", number, order.status().code(), to.code(), who, "", now), now);
+        }
+    }
+
     /** Notes something about a booking that stays where it is. */
     void note(Order order, OrderLine line, String who, String why, Instant now) {
         note(order, line, line.status(), who, why, now);

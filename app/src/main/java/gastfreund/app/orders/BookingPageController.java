@@ -48,6 +48,7 @@ class BookingPageController {
     private final OrderService orders;
     private final OrderPayments paying;
     private final Endings endings;
+    private final Waiting waiting;
     private final Balances balances;
     private final Moves moves;
     private final Documents documents;
@@ -62,6 +63,7 @@ class BookingPageController {
             OrderService orders,
             OrderPayments paying,
             Endings endings,
+            Waiting waiting,
             Balances balances,
             Moves moves,
             Documents documents,
@@ -80,6 +82,7 @@ class BookingPageController {
         this.moves = moves;
         this.documents = documents;
         this.endings = endings;
+        this.waiting = waiting;
         this.pages = pages;
         this.letters = letters;
         this.payments = payments;
@@ -119,7 +122,9 @@ class BookingPageController {
         model.addAttribute("unreachable", unreachable != null);
         model.addAttribute("asking", order.status() == OrderStatus.WAITING && !refused && unreachable == null && transfer.isEmpty());
         model.addAttribute("keptUntil", keptUntil(order));
-        if (order.status() == OrderStatus.LAPSED && !order.lines().isEmpty()) {
+        boolean calledOff = order.lines().stream().anyMatch(l -> l.status() == BookingStatus.CANCELLED);
+        model.addAttribute("calledOff", calledOff);
+        if (order.status() == OrderStatus.LAPSED && !order.lines().isEmpty() && !calledOff) {
             model.addAttribute("nearest", pages.nearest(order.lines().get(0)));
             model.addAttribute("keepAddress", pages.keepAddress(order.lines().get(0)));
             model.addAttribute("cameTooLate", all.stream().anyMatch(Payment::isPaid)
@@ -253,6 +258,13 @@ class BookingPageController {
             LOG.warn("order {}: {}", order.number(), e.getMessage());
             return "redirect:/bookings/" + token + "?unreachable";
         }
+    }
+
+    /** Calls an order off that waits for its money. */
+    @PostMapping("/bookings/{token}/release")
+    String callOff(@PathVariable String token) {
+        waiting.callOff(find(token), "guest");
+        return "redirect:/bookings/" + token;
     }
 
     @GetMapping("/bookings/{token}/calendar.ics")

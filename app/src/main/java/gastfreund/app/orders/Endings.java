@@ -172,6 +172,7 @@ public class Endings {
                 store.addPaid(booking, amount);
             }
         });
+        releaseRest(order);
         Order after = now(order);
         OrderLine accepted = after.line(booking).orElseThrow();
         documents.receipt(after, List.of(accepted), List.of());
@@ -225,6 +226,17 @@ public class Endings {
         return payments.ofOrder(order.id()).stream().filter(p -> steps.undecided(p).isPositive()).findFirst();
     }
 
+    /** Once nothing waits for an answer, what is still put aside is of no use to anybody. */
+    private void releaseRest(Order order) {
+        boolean waits = now(order).lines().stream().anyMatch(l -> l.status() == BookingStatus.REQUESTED);
+        for (Payment payment : waits ? List.<Payment>of() : payments.ofOrder(order.id())) {
+            Money rest = steps.undecided(payment);
+            if (rest.isPositive()) {
+                steps.release(payment, rest, "not needed");
+            }
+        }
+    }
+
     private void end(Order order, OrderLine line, BookingStatus to, Money refund, String why, String who) {
         journal.move(order, line, to, who, why, clock.instant());
         if (line.status() == BookingStatus.REQUESTED) {
@@ -234,6 +246,7 @@ public class Endings {
                     steps.release(p, amount, to.code());
                 }
             });
+            releaseRest(order);
         }
         if (refund.isPositive()) {
             giveBack(order, line, refund, why);

@@ -21,6 +21,7 @@ class OrderDeskController {
     private final OrderPages pages;
     private final PaymentService payments;
     private final Endings endings;
+    private final Waiting waiting;
     private final Attendance attendance;
     private final Documents documents;
 
@@ -29,11 +30,13 @@ class OrderDeskController {
             OrderPages pages,
             PaymentService payments,
             Endings endings,
+            Waiting waiting,
             Attendance attendance,
             Documents documents) {
         this.attendance = attendance;
         this.documents = documents;
         this.endings = endings;
+        this.waiting = waiting;
         this.orders = orders;
         this.pages = pages;
         this.payments = payments;
@@ -63,6 +66,14 @@ class OrderDeskController {
             model.addAttribute("typed", Typed.nothing());
         }
         return "orders/desk-order";
+    }
+
+    /** Calls an order off that waits for its money. */
+    @PostMapping("/desk/orders/{number}/release")
+    String callOff(@PathVariable long number, Principal host) {
+        Order order = orders.byNumber(number).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        boolean done = waiting.callOff(order, host.getName()) == Endings.Outcome.DONE;
+        return "redirect:/desk/orders/" + number + "?said=" + (done ? "called-off" : "changed");
     }
 
     @PostMapping("/desk/orders/{number}/goods/{goods}/return")

@@ -120,6 +120,11 @@ class OrderLetters {
         toGuest(order, "transfer-missed", order.lost(), "");
     }
 
+    /** An order that waited for its money was called off. */
+    void calledOff(Order order) {
+        toGuest(order, "called-off", order.lost(), "");
+    }
+
     /** Vouchers and passes were paid for and issued. */
     void issued(Order order, List<Prepaid> issued) {
         Formats f = speech.in(order.locale(), catalogues.catalogue());
@@ -170,7 +175,7 @@ class OrderLetters {
         model.put("button", f.text("letter.toPage"));
         model.put("buttonTo", model.get("page"));
         LetterWriter.Parts parts = writer.write("note", f.locale(), model);
-        put(order, kind, order.contact().email(), f.text("letter." + kind + ".subject", title(lines.get(0))), parts, null);
+        put(order, kind, order.contact().email(), f.text("letter." + kind + ".subject", title(order, lines)), parts, null);
     }
 
     private void toHosts(Order order, String kind, List<OrderLine> lines) {
@@ -183,6 +188,11 @@ class OrderLetters {
         for (String host : hosts.addresses()) {
             put(order, kind, host, subject, parts, calendar);
         }
+    }
+
+    /** What a letter about some lines is about; without lines, what else the order buys. */
+    private String title(Order order, List<OrderLine> lines) {
+        return lines.isEmpty() ? pages.goods(order).get(0).goods().title() : title(lines.get(0));
     }
 
     private String title(OrderLine line) {

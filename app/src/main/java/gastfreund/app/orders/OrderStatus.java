@@ -8,7 +8,7 @@ public enum OrderStatus {
     WAITING,
     /** At least one of its bookings stands. */
     PLACED,
-    /** The money did not come, or came too late. */
+    /** The money did not come, or came too late, or the order was called off before. */
     LAPSED;
 
     /** The name in tables and messages. */

@@ -20,7 +20,7 @@ public class OutcomeJob {
     /** A notification has this long before the gateway is asked. */
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
-    private final Outcomes outcomes;
+    private final Waiting waiting;
     private final Endings endings;
     private final Balances balances;
     private final Attendance attendance;
@@ -28,14 +28,14 @@ public class OutcomeJob {
     private final Clock clock;
 
     OutcomeJob(
-            Outcomes outcomes,
+            Waiting waiting,
             Endings endings,
             Balances balances,
             Attendance attendance,
             CatalogueService catalogues,
             Clock clock) {
         this.attendance = attendance;
-        this.outcomes = outcomes;
+        this.waiting = waiting;
         this.endings = endings;
         this.balances = balances;
         this.catalogues = catalogues;
@@ -44,9 +44,9 @@ public class OutcomeJob {
 
     @Scheduled(fixedDelayString = "${gastfreund.jobs.outcomes:10s}")
     public void run() {
-        outcomes.askAboutWaiting(clock.instant().minus(PATIENCE));
-        outcomes.endWaitingInVain();
-        outcomes.askAboutBalances();
+        waiting.askAbout(clock.instant().minus(PATIENCE));
+        waiting.endInVain();
+        waiting.askAboutBalances();
         if (catalogues.find().isPresent()) {
             each(endings.unanswered(), endings::lapse);
             each(balances.toAsk(), balances::ask);

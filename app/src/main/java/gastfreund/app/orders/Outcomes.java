@@ -26,7 +26,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 class Outcomes {
 
     private final OrderStore store;
-    private final DueStore due;
     private final BookingJournal journal;
     private final CatalogueService catalogues;
     private final Places places;
@@ -40,7 +39,6 @@ class Outcomes {
 
     Outcomes(
             OrderStore store,
-            DueStore due,
             BookingJournal journal,
             CatalogueService catalogues,
             Places places,
@@ -52,7 +50,6 @@ class Outcomes {
             TransactionTemplate transaction,
             Clock clock) {
         this.store = store;
-        this.due = due;
         this.journal = journal;
         this.catalogues = catalogues;
         this.places = places;
@@ -165,9 +162,13 @@ class Outcomes {
                 || line.status() == BookingStatus.LAPSED && !line.covered().isPositive();
     }
 
-    /** A place goes back, and with it what vouchers and passes had paid. */
     private void lose(Order order, OrderLine line, String why, Instant now) {
-        move(order, line, BookingStatus.LAPSED, why, now);
+        lose(order, line, BookingStatus.LAPSED, "house", why, now);
+    }
+
+    /** A place goes back, and with it what vouchers and passes had paid. */
+    void lose(Order order, OrderLine line, BookingStatus to, String who, String why, Instant now) {
+        journal.move(order, line, to, who, why, now);
         if (line.paid().isPositive()) {
             steps.refundVouchers(order.id(), line.paid(), why);
             store.addPaid(line.booking(), Money.ZERO.minus(line.paid()));
@@ -218,51 +219,6 @@ class Outcomes {
     }
 
     private void moveOrder(Order order, OrderStatus to, Instant now) {
-        if (order.status() != to) {
-            store.moveOrder(order.id(), to);
-            String number = Long.toString(order.number());
-            store.write(
-                    new JournalEntry(
-                            order.id(), "order", number, order.status().code(), to.code(), "house", "", now),
-                    now);
-        }
-    }
-
-    /** Asks the gateway about orders that have waited a while, since a notification may never come. */
-    void askAboutWaiting(Instant since) {
-        due.waitingSince(since).forEach(payments::askAbout);
-    }
-
-    /** Asks the gateway about balances that guests went to pay. */
-    void askAboutBalances() {
-        payments.ordersPayingBalances().forEach(payments::askAbout);
-    }
-
-    /** Ends orders whose places are no longer kept, once the gateway has said that no money comes any more. */
-    void endWaitingInVain() {
-        for (long id : due.waitingInVain(clock.instant())) {
-            if (payments.giveUp(id)) {
-                transaction.executeWithoutResult(status -> lapse(id));
-            }
-        }
-    }
-
-    private void lapse(long id) {
-        Order order = store.byId(id).orElseThrow();
-        if (order.status() != OrderStatus.WAITING) {
-            return;
-        }
-        Instant now = clock.instant();
-        for (OrderLine line : order.lines()) {
-            if (line.status() == BookingStatus.HELD) {
-                lose(order, line, "not paid in time", now);
-            }
-        }
-        Order after = store.byId(id).orElseThrow();
-        boolean stands = !after.standing().isEmpty();
-        if (payments.ofOrder(id).stream().anyMatch(Payment::isTransfer)) {
-            letters.transferMissed(after);
-        }
-        moveOrder(order, stands ? OrderStatus.PLACED : OrderStatus.LAPSED, now);
+        journal.moveOrder(order, to, "house", now);
     }
 }

@@ -19,6 +19,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** Requests, cancellations and refunds, over HTTP and with the real stand-in; its ledger and ours agree in the end. */
@@ -33,6 +34,9 @@ class EndingsTest extends OrdersTest {
 
     @Autowired
     private Moves moves;
+
+    @Autowired
+    private TransactionTemplate transaction;
 
     private HttpResponse<String> cancel(Order order, Map<String, Object> form) {
         return post("/bookings/" + order.token() + "/lines/" + line(order).booking() + "/cancel", form);
@@ -51,6 +55,18 @@ class EndingsTest extends OrdersTest {
         assertThat(line(order).paid()).isEqualTo(Money.ofMinor(3000));
         await().untilAsserted(() -> assertThat(payment(order)).isEqualTo("captured 3000 0 0"));
         assertThat(letters(order)).containsExactly("request", "host-request", "confirmation");
+        ledgersAgree(order);
+    }
+
+    @Test
+    void whatIsPutAsideBeyondWhatARequestCostsIsLetGo() {
+        Order order = paid("firing", "glaze", 11, "WORKS");
+        transaction.executeWithoutResult(s -> jdbc.sql("UPDATE order_lines SET total = 3000, due_now = 3000 WHERE order_id = ?")
+                .param(order.id())
+                .update());
+        endings.accept(order, line(order).booking(), HOST);
+        await().untilAsserted(() -> assertThat(payment(order)).isEqualTo("captured 3000 1500 0"));
+        assertThat(line(order).unpaid()).isEqualTo(Money.ZERO);
         ledgersAgree(order);
     }
 

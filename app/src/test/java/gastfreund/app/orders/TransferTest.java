@@ -110,6 +110,40 @@ class TransferTest extends OrdersTest {
     }
 
     @Test
+    void whoCallsItOffFreesThePlaceAtOnceAndWhatComesAllTheSameGoesBack() {
+        Order order = byTransfer("wheel-hire", "60", 35);
+        OrderLine line = line(order);
+        post("/bookings/" + order.token() + "/release", Map.of());
+        assertThat(line(order).status()).isEqualTo(BookingStatus.CANCELLED);
+        assertThat(now(order).status()).isEqualTo(OrderStatus.LAPSED);
+        assertThat(letters(order)).containsExactly("transfer", "called-off");
+        assertThat(get("/bookings/" + order.token()).body()).contains("Nothing is booked any more").doesNotContain("/pay\"");
+        post("/bookings/" + order.token() + "/release", Map.of());
+        assertThat(letters(order)).hasSize(2);
+        assertThat(payments.transfersAwaited()).extracting(Payment::order).doesNotContain(order.id());
+        assertThat(payments.received(transfer(order), HOST)).as("it came all the same").isTrue();
+        assertThat(line(order).status()).isEqualTo(BookingStatus.CANCELLED);
+        assertThat(steps.toHandBack()).anyMatch(h -> h.order() == order.id() && h.amount().equals(order.dueNow()));
+    }
+
+    @Test
+    void aVoucherAloneCanBePaidByTransferToo() {
+        String basket = path(post("/vouchers/voucher/keep", Map.of("amount", 2500, "recipient", "Lene")));
+        Map<String, Object> form = CheckoutPage.filled(get(basket + "/checkout").body(), "Imke Dahl", "imke@post.example");
+        form.put("way", "transfer");
+        assertThat(path(post(basket + "/checkout", form))).startsWith("/bookings/");
+        Order order = orders.newest(1).get(0);
+        assertThat(letters(order)).containsExactly("transfer");
+        clock.moveAhead(Duration.ofDays(DAYS).plusMinutes(1));
+        job.run();
+        assertThat(now(order).status()).isEqualTo(OrderStatus.LAPSED);
+        assertThat(letters(order)).containsExactly("transfer", "transfer-missed");
+        assertThat(payments.received(transfer(order), HOST)).isTrue();
+        assertThat(orders.goods(order).get(0).isIssued()).isTrue();
+        assertThat(now(order).status()).isEqualTo(OrderStatus.PLACED);
+    }
+
+    @Test
     void whoPaysByCardInsteadIsNotWaitedFor() {
         Order order = byTransfer("wheel-hire", "60", 32);
         String to = post("/bookings/" + order.token() + "/pay", Map.of("way", "practice-card"))
