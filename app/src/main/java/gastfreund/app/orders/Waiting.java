@@ -5,12 +5,16 @@ import gastfreund.app.payments.PaymentService;
 import gastfreund.core.openings.BookingStatus;
 import java.time.Clock;
 import java.time.Instant;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Orders that wait for their money: the gateway is asked about them, and they end in vain or are called off. */
 @Service
 class Waiting {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Waiting.class);
 
     private final OrderStore store;
     private final DueStore due;
@@ -50,11 +54,18 @@ class Waiting {
         payments.ordersPayingBalances().forEach(payments::askAbout);
     }
 
-    /** Ends orders whose places are no longer kept, once the gateway has said that no money comes any more. */
+    /**
+     * Ends orders whose places are no longer kept, once the gateway has said that no money comes any more. One that fails
+     * does not keep the others waiting.
+     */
     void endInVain() {
         for (long id : due.waitingInVain(clock.instant())) {
-            if (payments.giveUp(id)) {
-                transaction.executeWithoutResult(status -> lapse(id));
+            try {
+                if (payments.giveUp(id)) {
+                    transaction.executeWithoutResult(status -> lapse(id));
+                }
+            } catch (RuntimeException e) {
+                LOG.error("order {} will be looked at again", id, e);
             }
         }
     }
