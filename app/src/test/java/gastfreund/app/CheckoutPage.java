@@ -20,7 +20,9 @@ public final class CheckoutPage {
         Map<String, Object> form = new LinkedHashMap<>(Map.of("name", name, "email", email, "phone", "030 5550 100"));
         FIELD.matcher(html).results().map(MatchResult::group).forEach(field -> {
             String key = attribute(field, "name").orElseThrow();
-            if (key.startsWith("answer.") || key.equals("agree")) {
+            if (key.equals("shown")) {
+                form.put(key, attribute(field, "value").orElseThrow());
+            } else if (key.startsWith("answer.") || key.equals("agree")) {
                 boolean chosen = field.contains("radio") || field.contains("checkbox");
                 form.putIfAbsent(key, chosen ? attribute(field, "value").orElse("") : "12, the tallest 20 cm");
             }

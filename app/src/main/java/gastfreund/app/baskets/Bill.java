@@ -69,6 +69,11 @@ public record Bill(
         return due().minus(settlement.now());
     }
 
+    /** What a guest is shown of it, in a word: two bills that differ in it are told apart before anything is ordered. */
+    public String mark() {
+        return total().minor() + "-" + dueNow().minor();
+    }
+
     /** What is left of a line's due when the vouchers are used. */
     public Money dueNow(int line) {
         return quote.lines().get(line).dueNow().minus(settlement.now(line));

@@ -75,6 +75,7 @@ class CheckoutController {
             @RequestParam(defaultValue = "") String seal,
             @RequestParam(defaultValue = "") String proof,
             @RequestParam(required = false) String way,
+            @RequestParam(defaultValue = "") String shown,
             @RequestParam(name = "website", defaultValue = "") String trap,
             @ModelAttribute("links") Links links,
             Locale locale,
@@ -93,11 +94,15 @@ class CheckoutController {
             return page(links, form, verdict == Doorkeeper.Verdict.STALE ? "" : seal, model);
         }
         OrderRequest request = new OrderRequest(
-                contact, locale, form.questionnaire().answers(), catalogue.checkout().toAgree(), way);
+                contact, locale, form.questionnaire().answers(), catalogue.checkout().toAgree(), way, shown);
         try {
             Placed placed = orders.place(known(links), request);
             if (placed instanceof Placed.Done done) {
                 return done.payment() == null ? page(done.order()) : pay(done.order(), way);
+            }
+            if (placed instanceof Placed.Changed) {
+                model.addAttribute("costsChanged", true);
+                return page(links, form, seal, model);
             }
             return "redirect:" + links.basketPage() + (placed instanceof Placed.NotToBeHad ? "?lost" : "");
         } catch (GatewayException e) {

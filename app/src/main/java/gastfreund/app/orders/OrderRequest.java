@@ -10,6 +10,12 @@ import java.util.Locale;
  * @param answers to the offers' questions
  * @param agreed the house's texts that the guest agreed to
  * @param gateway where they want to pay; null: where the house proposes
+ * @param shown what they were shown that it costs ({@link gastfreund.app.baskets.Bill#mark}); empty: nothing
  */
 public record OrderRequest(
-        Contact contact, Locale locale, List<GivenAnswer> answers, List<CheckoutRules.Text> agreed, String gateway) {}
+        Contact contact,
+        Locale locale,
+        List<GivenAnswer> answers,
+        List<CheckoutRules.Text> agreed,
+        String gateway,
+        String shown) {}

@@ -121,6 +121,9 @@ public class OrderService {
         if (lines.isEmpty() && bill.goods().isEmpty()) {
             return new Placed.Empty();
         }
+        if (!request.shown().isEmpty() && !request.shown().equals(bill.mark())) {
+            return new Placed.Changed();
+        }
         List<BookingStatus> statuses = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             statuses.add(BookingSteps.whenPlaced(catalogue.offer(lines.get(i).offer()), bill.dueNow(i).isZero()));

@@ -16,6 +16,9 @@ public sealed interface Placed {
     /** These lines cannot be had; nothing was charged, and the rest of the basket stays. */
     record NotToBeHad(List<BookingId> lines) implements Placed {}
 
+    /** It costs something else by now than the guest was shown; nothing was ordered. */
+    record Changed() implements Placed {}
+
     /** There is nothing in the basket. */
     record Empty() implements Placed {}
 }

@@ -76,6 +76,19 @@ class CheckoutTest extends DemoHouseTest {
     }
 
     @Test
+    void whatCostsSomethingElseThanWasShownIsNotOrdered() {
+        String basket = lesson(28);
+        post(basket + "/code", Map.of("code", "WELCOME5"));
+        Map<String, Object> form = filled(basket);
+        post(basket + "/code", Map.of("code", ""));
+        long before = jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single();
+        String page = send(basket, form).body();
+        assertThat(page).contains("What this costs has changed").contains("value=\"Lene Dorsch\"").doesNotContain("Something is still missing");
+        assertThat(jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single()).isEqualTo(before);
+        assertThat(send(basket, filled(basket)).headers().firstValue("Location").orElseThrow()).startsWith(STANDINS.address());
+    }
+
+    @Test
     void anAnswerThatIsNoneOfTheChoicesIsNone() {
         String basket = lesson(23);
         Map<String, Object> form = filled(basket);
