@@ -3,6 +3,7 @@ package gastfreund.app.orders;
 import gastfreund.app.house.Formats;
 import gastfreund.app.payments.PaymentService;
 import java.security.Principal;
+import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -46,7 +47,9 @@ class OrderDeskController {
     String list(Model model) {
         model.addAttribute("asking", orders.asking());
         model.addAttribute("owing", orders.owing());
-        model.addAttribute("orders", orders.newest(MOST));
+        List<Order> newest = orders.newest(MOST);
+        model.addAttribute("orders", newest);
+        model.addAttribute("goods", orders.goodsTitles(newest));
         return "orders/desk-list";
     }
 

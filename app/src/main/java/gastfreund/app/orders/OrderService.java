@@ -22,6 +22,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Service;
@@ -213,6 +214,11 @@ public class OrderService {
     /** The vouchers and passes that an order buys. */
     public List<Goods> goods(Order order) {
         return prepaid.goodsOfOrder(order.id());
+    }
+
+    /** The titles of the vouchers and passes that orders buy, by the orders' ids. */
+    Map<Long, List<String>> goodsTitles(List<Order> orders) {
+        return prepaid.titlesOf(orders.stream().map(Order::id).toList());
     }
 
     /** The guest's own change of how they can be reached, and of what they answered. */

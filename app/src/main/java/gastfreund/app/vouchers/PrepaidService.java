@@ -10,6 +10,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -77,6 +78,11 @@ public class PrepaidService {
 
     public List<Goods> goodsOfOrder(long order) {
         return store.goodsOfOrder(order);
+    }
+
+    /** The titles of the vouchers and passes that orders buy, by order. */
+    public Map<Long, List<String>> titlesOf(List<Long> orders) {
+        return store.titlesOf(orders);
     }
 
     /** Puts a voucher or a pass into a basket. */

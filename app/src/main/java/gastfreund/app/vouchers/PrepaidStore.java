@@ -9,8 +9,11 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -149,6 +152,19 @@ class PrepaidStore {
                 .param(order)
                 .query(PrepaidStore::goods)
                 .list();
+    }
+
+    /** The titles of what orders buy, by order; nothing for those that buy nothing of the kind. */
+    Map<Long, List<String>> titlesOf(List<Long> orders) {
+        Map<Long, List<String>> titles = new HashMap<>();
+        if (!orders.isEmpty()) {
+            jdbc.sql("SELECT order_id, title FROM goods WHERE order_id IN (:orders) ORDER BY rowid")
+                    .param("orders", orders)
+                    .query(row -> {
+                        titles.computeIfAbsent(row.getLong("order_id"), o -> new ArrayList<>()).add(row.getString("title"));
+                    });
+        }
+        return titles;
     }
 
     boolean removeGoods(String basket, String goods) {

@@ -3,6 +3,7 @@ package gastfreund.app.journeys;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +31,8 @@ final class Browsers {
                                     "--disable-sync",
                                     "--no-first-run",
                                     "--disable-quic")));
+            // A machine that stands still for a while makes no test fail.
+            PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
             Runtime.getRuntime().addShutdownHook(new Thread(playwright::close));
         }
         return browser;

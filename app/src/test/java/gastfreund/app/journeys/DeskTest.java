@@ -56,6 +56,9 @@ class DeskTest extends Journey {
         fillIn("Ella Wrede");
         button("^Book$").click();
         assertThat(heading("See you soon, Ella Wrede")).isVisible();
+        signIn();
+        page.navigate(address("/desk/orders"));
+        assertThat(page.locator("main tbody tr").nth(1)).containsText("A voucher");
     }
 
     @Test

@@ -169,11 +169,11 @@ public final class Shots {
         page.locator(".board a").nth(1).click();
         page.waitForURL("**booking=**");
         take(page, "board");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Open the order")).click();
+        page.navigate(address + "/desk/orders");
+        take(page, "orders");
+        page.locator("main table a").first().click();
         page.waitForURL("**/orders/**");
         page.locator(".decisions summary").last().click();
         take(page, "order");
-        page.navigate(address + "/desk/orders");
-        take(page, "orders");
     }
 }
