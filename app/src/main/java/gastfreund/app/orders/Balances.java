@@ -97,6 +97,11 @@ public class Balances {
         return due.noteAsked(booking, clock.instant()) ? kind : kind + "-again";
     }
 
+    /** The orders with money that was asked for and not paid, those that start the soonest first. */
+    List<Order> owing() {
+        return due.owing().stream().flatMap(id -> store.byId(id).stream()).toList();
+    }
+
     /**
      * Where the guest pays what is left of a booking.
      *

@@ -69,6 +69,31 @@ class DueStore {
                 .list();
     }
 
+    /** Orders with money that was asked for and not paid, those that start the soonest first. */
+    List<Long> owing() {
+        return jdbc.sql(
+                        """
+                        SELECT l.order_id FROM order_lines l JOIN bookings b ON b.id = l.booking
+                        WHERE l.asked_at IS NOT NULL AND l.paid + l.waived < l.total AND b.status IN ('confirmed', 'completed')
+                        GROUP BY l.order_id
+                        ORDER BY min(b.start_at)
+                        """)
+                .query(Long.class)
+                .list();
+    }
+
+    /** Orders with a request that waits for an answer, those that start the soonest first. */
+    List<Long> asking() {
+        return jdbc.sql(
+                        """
+                        SELECT order_id FROM bookings WHERE status = 'requested' AND order_id IS NOT NULL
+                        GROUP BY order_id
+                        ORDER BY min(start_at)
+                        """)
+                .query(Long.class)
+                .list();
+    }
+
     /** Notes that a balance was asked for; true for the first time, false for the reminder. */
     boolean noteAsked(BookingId booking, Instant now) {
         boolean first = jdbc.sql("UPDATE order_lines SET asked_at = ? WHERE booking = ? AND asked_at IS NULL")

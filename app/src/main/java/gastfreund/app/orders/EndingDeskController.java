@@ -70,13 +70,14 @@ class EndingDeskController {
             @PathVariable long number,
             @PathVariable String booking,
             @RequestParam(defaultValue = "") String amount,
+            @RequestParam long seen,
             @RequestParam(defaultValue = "") String why,
             @ModelAttribute("f") Formats f,
             RedirectAttributes next,
             Principal host) {
         Typed typed = new Typed("refunded", booking, amount, why, true, "said.amount");
-        return with(typed, f, number, next, refund ->
-                endings.refund(order(number), new BookingId(booking), refund, why, host.getName()));
+        return with(typed, f, number, next, refund -> endings.refund(
+                order(number), new BookingId(booking), refund, Money.ofMinor(seen), why, host.getName()));
     }
 
     @PostMapping("/paid")
@@ -84,12 +85,13 @@ class EndingDeskController {
             @PathVariable long number,
             @PathVariable String booking,
             @RequestParam(defaultValue = "") String amount,
+            @RequestParam long seen,
             @ModelAttribute("f") Formats f,
             RedirectAttributes next,
             Principal host) {
         Typed typed = new Typed("paid", booking, amount, "", true, "said.amount");
-        return with(typed, f, number, next, money ->
-                endings.paidOnTheSpot(order(number), new BookingId(booking), money, host.getName()));
+        return with(typed, f, number, next, money -> endings.paidOnTheSpot(
+                order(number), new BookingId(booking), money, Money.ofMinor(seen), host.getName()));
     }
 
     /** Does it; where it cannot be done, the page shows the form again as it was filled in. */

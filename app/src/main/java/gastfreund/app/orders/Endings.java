@@ -109,11 +109,15 @@ public class Endings {
         return Outcome.DONE;
     }
 
-    /** Gives money back and leaves the booking as it is. */
+    /**
+     * Gives money back and leaves the booking as it is.
+     *
+     * @param seen what was paid when the host decided it, so that a form that is sent twice gives back once
+     */
     @Transactional
-    public Outcome refund(Order order, BookingId booking, Money amount, String why, String host) {
+    public Outcome refund(Order order, BookingId booking, Money amount, Money seen, String why, String host) {
         OrderLine line = current(order, booking);
-        if (!amount.isPositive() || amount.compareTo(line.paid()) > 0) {
+        if (!amount.isPositive() || !line.paid().equals(seen) || amount.compareTo(seen) > 0) {
             return Outcome.CHANGED;
         }
         giveBack(order, line, amount, why);
@@ -144,11 +148,15 @@ public class Endings {
         return Outcome.DONE;
     }
 
-    /** Notes that money was paid on the spot. */
+    /**
+     * Notes that money was paid on the spot.
+     *
+     * @param seen what was paid before, so that a form that is sent twice counts once
+     */
     @Transactional
-    public Outcome paidOnTheSpot(Order order, BookingId booking, Money amount, String host) {
+    public Outcome paidOnTheSpot(Order order, BookingId booking, Money amount, Money seen, String host) {
         OrderLine line = current(order, booking);
-        if (!amount.isPositive() || amount.compareTo(line.unpaid()) > 0) {
+        if (!amount.isPositive() || !line.paid().equals(seen) || amount.compareTo(line.unpaid()) > 0) {
             return Outcome.CHANGED;
         }
         payments.recordOnTheSpot(order.id(), booking, amount);
@@ -190,6 +198,11 @@ public class Endings {
         end(order, line, BookingStatus.DECLINED, line.paid(), why, host);
         tellEnd(order, booking, "declined", null, true);
         return Outcome.DONE;
+    }
+
+    /** The orders with a request that waits for the host's answer, those that start the soonest first. */
+    List<Order> asking() {
+        return due.asking().stream().flatMap(id -> store.byId(id).stream()).toList();
     }
 
     /** Requests that nobody answered in the time that the house has set, or before they start. */

@@ -22,6 +22,7 @@ class OrderDeskController {
     private final OrderPages pages;
     private final PaymentService payments;
     private final Endings endings;
+    private final Balances balances;
     private final Waiting waiting;
     private final Attendance attendance;
     private final Documents documents;
@@ -31,12 +32,14 @@ class OrderDeskController {
             OrderPages pages,
             PaymentService payments,
             Endings endings,
+            Balances balances,
             Waiting waiting,
             Attendance attendance,
             Documents documents) {
         this.attendance = attendance;
         this.documents = documents;
         this.endings = endings;
+        this.balances = balances;
         this.waiting = waiting;
         this.orders = orders;
         this.pages = pages;
@@ -45,8 +48,8 @@ class OrderDeskController {
 
     @GetMapping("/desk/orders")
     String list(Model model) {
-        model.addAttribute("asking", orders.asking());
-        model.addAttribute("owing", orders.owing());
+        model.addAttribute("asking", endings.asking());
+        model.addAttribute("owing", balances.owing());
         List<Order> newest = orders.newest(MOST);
         model.addAttribute("orders", newest);
         model.addAttribute("goods", orders.goodsTitles(newest));

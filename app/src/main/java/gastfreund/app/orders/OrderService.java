@@ -232,14 +232,4 @@ public class OrderService {
                 new JournalEntry(order.id(), "order", Long.toString(order.number()), status, status, "guest", "details", now),
                 now);
     }
-
-    /** The orders with a balance that was asked for and not paid, the soonest first. */
-    public List<Order> owing() {
-        return store.owing();
-    }
-
-    /** The orders with a request that waits for the host's answer, the soonest first. */
-    public List<Order> asking() {
-        return store.asking();
-    }
 }

@@ -175,21 +175,6 @@ class OrderStore {
                 .update();
     }
 
-    /** Orders with money that was asked for and not paid, the soonest first. */
-    List<Order> owing() {
-        return jdbc.sql(
-                        """
-                        SELECT o.* FROM orders o
-                        JOIN order_lines l ON l.order_id = o.id
-                        JOIN bookings b ON b.id = l.booking
-                        WHERE l.asked_at IS NOT NULL AND l.paid + l.waived < l.total AND b.status IN ('confirmed', 'completed')
-                        GROUP BY o.id
-                        ORDER BY min(b.start_at)
-                        """)
-                .query(this::order)
-                .list();
-    }
-
     void changeContact(long order, Contact contact) {
         jdbc.sql("UPDATE orders SET name = ?, email = ?, phone = ?, company = ?, address = ?, notes = ? WHERE id = ?")
                 .params(
@@ -296,19 +281,6 @@ class OrderStore {
     List<Order> newest(int most) {
         return jdbc.sql("SELECT * FROM orders ORDER BY number DESC LIMIT ?")
                 .param(most)
-                .query(this::order)
-                .list();
-    }
-
-    /** The orders with a request that waits for an answer, the soonest first. */
-    List<Order> asking() {
-        return jdbc.sql(
-                        """
-                        SELECT o.* FROM orders o JOIN bookings b ON b.order_id = o.id
-                        WHERE b.status = 'requested'
-                        GROUP BY o.id
-                        ORDER BY min(b.start_at)
-                        """)
                 .query(this::order)
                 .list();
     }

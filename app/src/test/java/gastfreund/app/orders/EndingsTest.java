@@ -36,6 +36,9 @@ class EndingsTest extends OrdersTest {
     private Moves moves;
 
     @Autowired
+    private Balances balances;
+
+    @Autowired
     private TransactionTemplate transaction;
 
     private HttpResponse<String> cancel(Order order, Map<String, Object> form) {
@@ -140,11 +143,13 @@ class EndingsTest extends OrdersTest {
     void theHostGivesBackWhatTheyLikeUpToWhatWasPaid() {
         Order order = paid("wheel-hire", "60", 18, "WORKS");
         Money paid = line(order).paid();
-        assertThat(endings.refund(order, line(order).booking(), paid.plus(Money.ofMinor(1)), "", HOST))
+        assertThat(endings.refund(order, line(order).booking(), paid.plus(Money.ofMinor(1)), line(order).paid(), "", HOST))
                 .isEqualTo(Endings.Outcome.CHANGED);
-        assertThat(endings.refund(order, line(order).booking(), Money.ofMinor(300), "no apron left", HOST))
+        assertThat(endings.refund(order, line(order).booking(), Money.ofMinor(300), line(order).paid(), "no apron left", HOST))
                 .isEqualTo(Endings.Outcome.DONE);
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
+        assertThat(endings.refund(order, line(order).booking(), Money.ofMinor(300), paid, "sent twice", HOST))
+                .isEqualTo(Endings.Outcome.CHANGED);
         assertThat(line(order).unpaid()).as("what was given back is not owed").isEqualTo(Money.ZERO);
         assertThat(get("/bookings/" + order.token()).body()).doesNotContain("/pay\"").contains("Given back");
         assertThat(endings.cancelByHost(order, line(order).booking(), paid, "", true, HOST))
@@ -161,7 +166,7 @@ class EndingsTest extends OrdersTest {
         Order order = paid("private-lesson", "60", 33, "WORKS");
         Money left = line(order).unpaid();
         Money given = Money.ofMinor(500);
-        endings.refund(order, line(order).booking(), given, "the radio was too loud", HOST);
+        endings.refund(order, line(order).booking(), given, line(order).paid(), "the radio was too loud", HOST);
         assertThat(line(order).unpaid()).isEqualTo(left);
         Answer.Entry other = opening("private-lesson", "60", 1, 34);
         Moves.Wish wish = new Moves.Wish(
@@ -172,12 +177,12 @@ class EndingsTest extends OrdersTest {
         assertThat(moves.move(now(order), line(order).booking(), wish)).isEqualTo(Endings.Outcome.DONE);
         assertThat(line(order).unpaid()).isEqualTo(left);
         assertThat(line(order).balance()).isEqualTo(left);
-        assertThat(endings.paidOnTheSpot(order, line(order).booking(), left, HOST)).isEqualTo(Endings.Outcome.DONE);
+        assertThat(endings.paidOnTheSpot(order, line(order).booking(), left, line(order).paid(), HOST)).isEqualTo(Endings.Outcome.DONE);
         assertThat(now(order).paid()).isEqualTo(line(order).total().minus(given));
         clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant()).minusHours(5));
         job.run();
         assertThat(letters(order)).noneMatch(k -> k.startsWith("balance") || k.startsWith("unpaid"));
-        assertThat(orders.owing()).extracting(Order::id).doesNotContain(order.id());
+        assertThat(balances.owing()).extracting(Order::id).doesNotContain(order.id());
     }
 
     @Test
@@ -195,7 +200,7 @@ class EndingsTest extends OrdersTest {
         job.run();
         job.run();
         assertThat(letters(order)).containsExactly("confirmation", "host", "unpaid");
-        assertThat(orders.owing()).extracting(Order::id).contains(order.id());
+        assertThat(balances.owing()).extracting(Order::id).contains(order.id());
         clock.moveAhead(Duration.ofHours(21));
         job.run();
         job.run();
@@ -203,7 +208,7 @@ class EndingsTest extends OrdersTest {
         String again = post("/bookings/" + order.token() + "/pay", Map.of()).headers().firstValue("Location").orElse(to);
         get(pay(again, "UNTOLD"));
         assertThat(line(order).unpaid()).isEqualTo(Money.ZERO);
-        assertThat(orders.owing()).extracting(Order::id).doesNotContain(order.id());
+        assertThat(balances.owing()).extracting(Order::id).doesNotContain(order.id());
     }
 
     @Test
@@ -221,7 +226,7 @@ class EndingsTest extends OrdersTest {
         job.run();
         job.run();
         assertThat(letters(order)).filteredOn(k -> k.startsWith("balance")).containsExactly("balance", "balance-again");
-        assertThat(orders.owing()).extracting(Order::id).contains(order.id());
+        assertThat(balances.owing()).extracting(Order::id).contains(order.id());
         clock.reset();
         String to = post("/bookings/" + order.token() + "/lines/" + line(order).booking() + "/pay", Map.of())
                 .headers()
@@ -229,7 +234,7 @@ class EndingsTest extends OrdersTest {
                 .orElseThrow();
         get(pay(to, "UNTOLD"));
         assertThat(line(order).unpaid()).isEqualTo(Money.ZERO);
-        assertThat(orders.owing()).extracting(Order::id).doesNotContain(order.id());
+        assertThat(balances.owing()).extracting(Order::id).doesNotContain(order.id());
         cancel(order, Map.of("refund", line(order).total().minor()));
         await().untilAsserted(() -> assertThat(jdbc.sql("SELECT sum(captured - refunded) FROM payments WHERE order_id = ?")
                         .param(order.id())
@@ -301,7 +306,7 @@ class EndingsTest extends OrdersTest {
                         .single())
                 .orElseThrow();
         Money paid = line(order).paid();
-        assertThat(endings.refund(order, line(order).booking(), paid, "", HOST)).isEqualTo(Endings.Outcome.DONE);
+        assertThat(endings.refund(order, line(order).booking(), paid, line(order).paid(), "", HOST)).isEqualTo(Endings.Outcome.DONE);
         assertThat(payment(order)).isEqualTo("refunded " + paid.minor() + " 0 " + paid.minor());
     }
 
@@ -342,9 +347,9 @@ class EndingsTest extends OrdersTest {
         Order order = orders.newest(1).get(0);
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
         assertThat(now(order).balance()).isEqualTo(Money.ofMinor(4200));
-        assertThat(endings.paidOnTheSpot(order, line(order).booking(), Money.ofMinor(4201), HOST))
+        assertThat(endings.paidOnTheSpot(order, line(order).booking(), Money.ofMinor(4201), line(order).paid(), HOST))
                 .isEqualTo(Endings.Outcome.CHANGED);
-        assertThat(endings.paidOnTheSpot(order, line(order).booking(), Money.ofMinor(4200), HOST))
+        assertThat(endings.paidOnTheSpot(order, line(order).booking(), Money.ofMinor(4200), line(order).paid(), HOST))
                 .isEqualTo(Endings.Outcome.DONE);
         assertThat(now(order).balance()).isEqualTo(Money.ZERO);
         endings.cancelByHost(order, line(order).booking(), Money.ofMinor(4200), "", true, HOST);

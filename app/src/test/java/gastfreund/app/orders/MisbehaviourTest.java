@@ -85,7 +85,7 @@ class MisbehaviourTest extends OrdersTest {
         Order order = paid("wheel-hire", "60", 38, "WORKS");
         control("down-refund=2");
         Money half = Money.ofMinor(line(order).paid().minor() / 2);
-        endings.refund(order, line(order).booking(), half, "", HOST);
+        endings.refund(order, line(order).booking(), half, line(order).paid(), "", HOST);
         await().atMost(Duration.ofSeconds(40)).untilAsserted(() -> {
             clock.moveAhead(Duration.ofSeconds(5));
             assertThat(payment(order)).endsWith(" 0 " + half.minor());

@@ -167,7 +167,7 @@ class PrepaidTest extends OrdersTest {
         assertThat(now(order).paid().minor()).isEqualTo(total);
         long card = total - 1_000;
         assertThat(cardPayment(order)).isEqualTo(card + " 0");
-        endings.refund(order, line(order).booking(), Money.ofMinor(card + 300), "", HOST);
+        endings.refund(order, line(order).booking(), Money.ofMinor(card + 300), line(order).paid(), "", HOST);
         await().untilAsserted(() -> assertThat(cardPayment(order)).isEqualTo(card + " " + card));
         assertThat(rest(voucher)).isEqualTo(300);
     }

@@ -161,7 +161,7 @@ class TransferTest extends OrdersTest {
         Order order = byTransfer("wheel-hire", "60", 33);
         payments.received(transfer(order), HOST);
         Money back = Money.ofMinor(700);
-        assertThat(endings.refund(order, line(order).booking(), back, "no clay left", HOST)).isEqualTo(Endings.Outcome.DONE);
+        assertThat(endings.refund(order, line(order).booking(), back, line(order).paid(), "no clay left", HOST)).isEqualTo(Endings.Outcome.DONE);
         String step = steps.toHandBack().stream().filter(h -> h.order() == order.id()).findFirst().orElseThrow().step();
         assertThat(transfer(order).refunded()).isEqualTo(Money.ZERO);
         assertThat(steps.handedBack(step, HOST)).isTrue();
