@@ -27,6 +27,7 @@ public class Attendance {
     private final BookingJournal journal;
     private final Endings endings;
     private final OrderLetters letters;
+    private final Documents documents;
     private final CatalogueService catalogues;
     private final Clock clock;
 
@@ -36,6 +37,7 @@ public class Attendance {
             BookingJournal journal,
             Endings endings,
             OrderLetters letters,
+            Documents documents,
             CatalogueService catalogues,
             Clock clock) {
         this.store = store;
@@ -43,6 +45,7 @@ public class Attendance {
         this.journal = journal;
         this.endings = endings;
         this.letters = letters;
+        this.documents = documents;
         this.catalogues = catalogues;
         this.clock = clock;
     }
@@ -72,6 +75,7 @@ public class Attendance {
         }
         journal.move(current, line, BookingStatus.NO_SHOW, host, "", clock.instant());
         Money back = backAfterNoShow(line);
+        documents.creditNoteOfEnd(current, line, back);
         if (back.isPositive()) {
             endings.giveBack(current, line, back, "nobody came");
             Order after = store.byId(order.id()).orElseThrow();

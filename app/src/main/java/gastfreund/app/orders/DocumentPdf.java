@@ -73,11 +73,15 @@ final class DocumentPdf {
             String words = f.text("ladder.tax", tax.rate()) + " (" + f.text("document.net", f.money(tax.net())) + ")";
             row(table, new Phrase(words, font(false, 10, QUIET)), tax.tax(), font(false, 10, QUIET), false);
         }
-        String paid = document.kind() == Document.Kind.RECEIPT ? "booking.paid" : "cancel.back";
-        row(table, new Phrase(f.text(paid), font(true, 11, INK)), document.paid(), font(true, 11, INK), false);
+        boolean receipt = document.kind() == Document.Kind.RECEIPT;
+        if (receipt || document.paid().isPositive()) {
+            String paid = receipt ? "booking.paid" : "cancel.back";
+            row(table, new Phrase(f.text(paid), font(true, 11, INK)), document.paid(), font(true, 11, INK), false);
+        }
         Money left = document.total().minus(document.paid());
         if (left.isPositive()) {
-            row(table, new Phrase(f.text("booking.later"), font(false, 11, INK)), left, font(false, 11, INK), false);
+            String rest = receipt ? "booking.later" : "document.dropped";
+            row(table, new Phrase(f.text(rest), font(false, 11, INK)), left, font(false, 11, INK), false);
         }
         return table;
     }

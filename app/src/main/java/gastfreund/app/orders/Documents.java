@@ -38,7 +38,7 @@ class Documents {
     void receipt(Order order, List<OrderLine> lines, List<Goods> goods) {
         List<Entry> entries = new ArrayList<>();
         for (OrderLine line : lines) {
-            entries.add(entry(order, line, line.total()));
+            entries.add(entry(order, line, line.asked()));
         }
         for (Goods one : goods) {
             entries.add(new Entry(one.title(), one.recipient(), one.price(), one.taxRate()));
@@ -55,9 +55,24 @@ class Documents {
         issue(order, Document.Kind.RECEIPT, List.of(entry(order, line, more)), Money.ZERO);
     }
 
-    /** A credit note for money of a line that goes back. */
-    void creditNote(Order order, OrderLine line, Money back) {
-        issue(order, Document.Kind.CREDIT_NOTE, List.of(entry(order, line, back)), back);
+    /**
+     * A credit note for what a line costs less; where no receipt was issued, since it was booked elsewhere, for what goes
+     * back.
+     *
+     * @param less what it costs less, paid or not
+     * @param back what of it goes back
+     */
+    void creditNote(Order order, OrderLine line, Money less, Money back) {
+        boolean receipted = store.ofOrder(order.id()).stream().anyMatch(d -> d.kind() == Document.Kind.RECEIPT);
+        Money credited = receipted ? less : back;
+        if (credited.isPositive()) {
+            issue(order, Document.Kind.CREDIT_NOTE, List.of(entry(order, line, credited)), back);
+        }
+    }
+
+    /** A credit note for a line that has ended, of which the house keeps what it has less what goes back. */
+    void creditNoteOfEnd(Order order, OrderLine line, Money back) {
+        creditNote(order, line, line.asked().minus(line.paid().minus(back)).notBelowZero(), back);
     }
 
     /** A credit note for a voucher or a pass that is taken back. */

@@ -121,6 +121,9 @@ public class Endings {
             return Outcome.CHANGED;
         }
         giveBack(order, line, amount, why);
+        if (line.status() != BookingStatus.REQUESTED) {
+            documents.creditNote(order, line, amount, amount);
+        }
         store.addWaived(booking, amount);
         String noted = why.isBlank() ? "money given back" : "money given back: " + why;
         journal.note(order, line, host, noted, clock.instant());
@@ -261,6 +264,9 @@ public class Endings {
             });
             releaseRest(order);
         }
+        if (line.status() != BookingStatus.REQUESTED) {
+            documents.creditNoteOfEnd(order, line, refund);
+        }
         if (refund.isPositive()) {
             giveBack(order, line, refund, why);
         }
@@ -288,8 +294,5 @@ public class Endings {
     void giveBack(Order order, OrderLine line, Money amount, String why) {
         steps.refundOrder(order.id(), amount, why);
         store.addPaid(line.booking(), Money.ZERO.minus(amount));
-        if (line.status() != BookingStatus.REQUESTED) {
-            documents.creditNote(order, line, amount);
-        }
     }
 }

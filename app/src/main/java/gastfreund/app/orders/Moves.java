@@ -158,13 +158,17 @@ public class Moves {
         if (proposal.back().isPositive()) {
             steps.refundOrder(order.id(), proposal.back(), "moved");
             store.addPaid(booking, Money.ZERO.minus(proposal.back()));
-            documents.creditNote(current, line, proposal.back());
+        }
+        boolean receipted = line.status() == BookingStatus.CONFIRMED;
+        if (receipted) {
+            Money asked = proposal.total().minus(line.waived()).notBelowZero();
+            documents.creditNote(current, line, line.asked().minus(asked), proposal.back());
         }
         String why = "moved from " + catalogues.catalogue().zone().localOf(line.time().start());
         journal.note(current, line, wish.who(), why, now);
         Order after = store.byId(order.id()).orElseThrow();
         OrderLine moved = after.line(booking).orElseThrow();
-        if (proposal.more().isPositive() && line.status() == BookingStatus.CONFIRMED) {
+        if (receipted && proposal.more().isPositive()) {
             documents.receiptOfMore(after, moved, proposal.more());
         }
         letters.moved(after, moved, proposal.back(), wish.by() == Audience.GUEST, wish.tell());

@@ -8,6 +8,7 @@ import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.BookingStatus;
+import java.math.BigDecimal;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
@@ -175,6 +176,7 @@ class EndingsTest extends OrdersTest {
                         .orElseThrow().total(),
                 true, true, HOST);
         assertThat(moves.move(now(order), line(order).booking(), wish)).isEqualTo(Endings.Outcome.DONE);
+        booksAgree(order);
         assertThat(line(order).unpaid()).isEqualTo(left);
         assertThat(line(order).balance()).isEqualTo(left);
         assertThat(endings.paidOnTheSpot(order, line(order).booking(), left, line(order).paid(), HOST)).isEqualTo(Endings.Outcome.DONE);
@@ -325,6 +327,26 @@ class EndingsTest extends OrdersTest {
         long first = Long.parseLong(paths.get(0).replaceAll(".*/(\\d+)\\.pdf", "$1"));
         assertThat(paths.get(1)).endsWith("/" + (first + 1) + ".pdf");
         assertThat(get("/bookings/" + order.token() + "/documents/1.pdf").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void whatWasNotYetPaidOfACancelledBookingIsCreditedToo() throws Exception {
+        Order order = paid("private-lesson", "60", 35, "WORKS");
+        Money deposit = line(order).paid();
+        booksAgree(order);
+        cancel(order, Map.of("refund", deposit.minor()));
+        booksAgree(order);
+        Matcher links = Pattern.compile("/bookings/[^\"]+/documents/(\\d+)\\.pdf").matcher(get("/bookings/" + order.token()).body());
+        List<String> paths = links.results().map(m -> m.group()).toList();
+        Money total = line(order).total();
+        assertThat(text(paths.get(1)))
+                .contains("Total " + written(total))
+                .contains("Comes back to you " + written(deposit))
+                .contains("No longer to be paid " + written(total.minus(deposit)));
+    }
+
+    private static String written(Money amount) {
+        return BigDecimal.valueOf(amount.minor(), 2).toString();
     }
 
     private String text(String path) throws Exception {

@@ -3,7 +3,9 @@ package gastfreund.app.orders;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.DemoHouseTest;
+import gastfreund.core.money.Money;
 import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.BookingStatus;
 import gastfreund.housefile.HouseFile;
 import java.net.URI;
 import java.net.http.HttpRequest;
@@ -18,6 +20,9 @@ abstract class OrdersTest extends DemoHouseTest {
 
     @Autowired
     OrderService orders;
+
+    @Autowired
+    private Documents documents;
 
     final Order paid(String offer, String length, int daysAhead, String card) {
         Answer.Entry entry = opening(offer, length, 1, daysAhead);
@@ -60,5 +65,17 @@ abstract class OrdersTest extends DemoHouseTest {
                 .body());
         assertThat(told.get("captured") + " " + told.get("released") + " " + told.get("refunded"))
                 .isEqualTo(payment(order).replaceAll("^[a-z ]+ ", ""));
+        booksAgree(order);
+    }
+
+    /** What receipts less credit notes say an order brings is what is asked for what stands, and kept of what does not. */
+    final void booksAgree(Order order) {
+        Money written = Money.sum(documents.ofOrder(order).stream()
+                .map(d -> d.kind() == Document.Kind.RECEIPT ? d.total() : Money.ZERO.minus(d.total()))
+                .toList());
+        Money brings = Money.sum(now(order).lines().stream()
+                .map(l -> l.stands() && l.status() != BookingStatus.NO_SHOW ? l.asked() : l.paid())
+                .toList());
+        assertThat(written).as("receipts less credit notes").isEqualTo(brings);
     }
 }
