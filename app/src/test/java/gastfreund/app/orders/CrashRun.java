@@ -90,6 +90,7 @@ public final class CrashRun {
         assertThat(ordered.get()).as("guests who ordered").isGreaterThan(orders / 2);
         await().atMost(Duration.ofMinutes(2)).pollInterval(Duration.ofMillis(500)).untilAsserted(this::settled);
         checkPrepaid();
+        checkDocuments();
         checkSeats();
         checkMail();
         return orders + " guests, " + ordered.get() + " orders, " + kills + " kills, "
@@ -235,6 +236,22 @@ public final class CrashRun {
                 .isEqualTo(application.one("SELECT coalesce(sum(worth - rest), 0) FROM prepaid WHERE kind = 'pass'"));
         assertThat(application.one("SELECT count(*) FROM goods WHERE prepaid IS NOT NULL"))
                 .isEqualTo(application.one("SELECT count(*) FROM prepaid"));
+    }
+
+    /** Receipts less credit notes are what the house gets, and their numbers have no gap. */
+    private void checkDocuments() throws SQLException {
+        assertThat(application.one("""
+                        SELECT group_concat(o.number) FROM orders o WHERE o.basket IS NOT NULL AND
+                            (SELECT coalesce(sum(iif(kind = 'receipt', 1, -1) * json_extract(content, '$.total')), 0)
+                             FROM documents WHERE order_id = o.id) <>
+                            (SELECT coalesce(sum(iif(b.status IN ('confirmed', 'completed'), l.total - l.waived, l.paid)), 0)
+                             FROM order_lines l JOIN bookings b ON b.id = l.booking AND b.status <> 'held'
+                             WHERE l.order_id = o.id)
+                            + (SELECT coalesce(sum(price), 0) FROM goods WHERE order_id = o.id AND prepaid IS NOT NULL)
+                        """))
+                .as("orders whose documents say something else")
+                .isNull();
+        assertThat(application.one("SELECT max(number) - min(number) + 1 - count(*) FROM documents")).isEqualTo("0");
     }
 
     /** At no start are more wheels taken than there are. */
