@@ -74,7 +74,7 @@ public class Balances {
     List<BookingId> toAsk() {
         Instant now = clock.instant();
         return due.toAskFor(
-                catalogues.catalogue().zone().dateOf(now), now.minus(ASKED_AFTER), now.minus(REMINDED_AFTER));
+                now, catalogues.catalogue().zone().dateOf(now), now.minus(ASKED_AFTER), now.minus(REMINDED_AFTER));
     }
 
     /**

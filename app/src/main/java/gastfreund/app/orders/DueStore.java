@@ -44,15 +44,15 @@ class DueStore {
     }
 
     /**
-     * Confirmed bookings with money that is due: a balance, or what should have been paid with an order that was placed
+     * Confirmed bookings that begin after {@code now} with money that is due: a balance, or what should have been paid with an order that was placed
      * before an instant and waits for no transfer. Not asked for yet, or asked before another instant and not reminded.
      */
-    List<BookingId> toAskFor(LocalDate today, Instant placedBefore, Instant askedBefore) {
+    List<BookingId> toAskFor(Instant now, LocalDate today, Instant placedBefore, Instant askedBefore) {
         return jdbc.sql(
                         """
                         SELECT l.booking FROM order_lines l JOIN bookings b ON b.id = l.booking
                             JOIN orders o ON o.id = l.order_id
-                        WHERE b.status = 'confirmed'
+                        WHERE b.status = 'confirmed' AND b.start_at > :now
                           AND (l.balance_due <= :today AND l.paid + l.waived < l.total
                                OR l.paid + l.waived < l.due_now AND o.placed_at < :placed
                                   AND NOT EXISTS (SELECT 1 FROM payments p
@@ -62,6 +62,7 @@ class DueStore {
                         ORDER BY b.start_at
                         LIMIT 200
                         """)
+                .param("now", now.getEpochSecond())
                 .param("today", today.toString())
                 .param("placed", placedBefore.getEpochSecond())
                 .param("asked", askedBefore.getEpochSecond())
