@@ -51,10 +51,7 @@ public record CheckoutRules(Ask company, Ask address, List<Text> texts, boolean 
 
     private static Text text(Node node, Set<String> ids) {
         node.object("id", "title", "wording", "agree");
-        String id = node.required("id").text();
-        if (!ids.add(id)) {
-            node.at("id").problem("is the id of another text");
-        }
+        String id = Extras.id(node, ids, "text");
         return new Text(id, node.required("title").text(), node.required("wording").text(), node.truth("agree"));
     }
 

@@ -4,11 +4,10 @@ import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.housefile.Node;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /**
  * What the application reads of a house file's members {@code extra} ({@code docs/house-format.md}, "What the application
@@ -25,12 +24,13 @@ record Extras(
 
     /** Reads them; what is wrong is noted as problems of the file. */
     static Extras of(Node file) {
-        Set<OfferId> offers = ids(file.elements("offers"), OfferId::new);
+        Set<OfferId> offers = new HashSet<>();
         Map<OfferId, Story> stories = new HashMap<>();
         Map<OfferId, List<Question>> questions = new HashMap<>();
         for (Node offer : file.elements("offers")) {
+            OfferId id = new OfferId(offer.required("id").text());
+            offers.add(id);
             offer.member("extra").ifPresent(extra -> {
-                OfferId id = new OfferId(offer.required("id").text());
                 stories.put(id, Story.of(extra));
                 questions.put(id, Question.of(extra));
             });
@@ -51,7 +51,17 @@ record Extras(
                 PrepaidOffer.of(house, offers));
     }
 
-    private static <T> Set<T> ids(List<Node> things, Function<String, T> id) {
-        return things.stream().map(t -> id.apply(t.json().path("id").asString(""))).collect(Collectors.toSet());
+    /**
+     * The id of something that has one of its own.
+     *
+     * @param taken those of its like before it; it is added
+     * @param like what they are, in words
+     */
+    static String id(Node node, Set<String> taken, String like) {
+        String id = node.required("id").text();
+        if (!taken.add(id)) {
+            node.at("id").problem("is the id of another " + like);
+        }
+        return id;
     }
 }

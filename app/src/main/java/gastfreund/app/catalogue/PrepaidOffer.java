@@ -84,11 +84,7 @@ public record PrepaidOffer(
     }
 
     private static String id(Node node, Set<String> ids) {
-        String id = node.required("id").text();
-        if (!ids.add(id)) {
-            node.at("id").problem("is the id of another voucher or pass");
-        }
-        return id;
+        return Extras.id(node, ids, "voucher or pass");
     }
 
     public boolean isPass() {

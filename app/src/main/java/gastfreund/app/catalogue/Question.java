@@ -33,10 +33,7 @@ public record Question(
 
     private static Question question(Node node, Set<String> ids) {
         node.object("id", "label", "help", "kind", "options", "required", "each");
-        String id = node.required("id").text();
-        if (!ids.add(id)) {
-            node.at("id").problem("is the id of another question");
-        }
+        String id = Extras.id(node, ids, "question");
         Kind kind = Kind.valueOf(node.word("kind", KINDS, "text").toUpperCase(Locale.ROOT));
         List<String> options = node.elements("options").stream().map(Node::text).toList();
         boolean chosen = kind == Kind.CHOICE || kind == Kind.CHOICES;

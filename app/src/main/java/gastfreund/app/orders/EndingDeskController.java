@@ -60,7 +60,7 @@ class EndingDeskController {
             @ModelAttribute("f") Formats f,
             RedirectAttributes next,
             Principal host) {
-        Typed typed = new Typed("cancelled", booking, amount, why, tell, "said.amount");
+        Typed typed = new Typed("cancelled", booking, amount, why, tell, "");
         return with(typed, f, number, next, refund -> endings.cancelByHost(
                 order(number), new BookingId(booking), refund, why, tell, host.getName()));
     }
@@ -75,7 +75,7 @@ class EndingDeskController {
             @ModelAttribute("f") Formats f,
             RedirectAttributes next,
             Principal host) {
-        Typed typed = new Typed("refunded", booking, amount, why, true, "said.amount");
+        Typed typed = new Typed("refunded", booking, amount, why, true, "");
         return with(typed, f, number, next, refund -> endings.refund(
                 order(number), new BookingId(booking), refund, Money.ofMinor(seen), why, host.getName()));
     }
@@ -89,7 +89,7 @@ class EndingDeskController {
             @ModelAttribute("f") Formats f,
             RedirectAttributes next,
             Principal host) {
-        Typed typed = new Typed("paid", booking, amount, "", true, "said.amount");
+        Typed typed = new Typed("paid", booking, amount, "", true, "");
         return with(typed, f, number, next, money -> endings.paidOnTheSpot(
                 order(number), new BookingId(booking), money, Money.ofMinor(seen), host.getName()));
     }
@@ -102,7 +102,7 @@ class EndingDeskController {
         if (outcome.isPresent() && outcome.get() == Endings.Outcome.DONE) {
             return page(number, typed.form());
         }
-        next.addFlashAttribute("typed", amount.isEmpty() ? typed : typed.because("said.changed"));
+        next.addFlashAttribute("typed", typed.because(amount.isEmpty() ? "said.amount" : "said.changed"));
         return "redirect:/desk/orders/" + number + "#decisions-" + typed.booking();
     }
 

@@ -134,7 +134,7 @@ public class Moves {
         Money total = line.covered().isPositive()
                 ? line.total()
                 : option.opening().price().minus(line.discount()).notBelowZero();
-        Money back = line.paid().minus(total.minus(line.waived()).notBelowZero()).notBelowZero();
+        Money back = line.paid().minus(line.askedAt(total)).notBelowZero();
         Money more = total.minus(line.total()).notBelowZero();
         return new Proposal(entry.time(), option, total, back, more);
     }
@@ -153,7 +153,8 @@ public class Moves {
         Instant now = clock.instant();
         // What is put aside for a request is as good as paid.
         Money has = line.status() == BookingStatus.REQUESTED ? line.dueNow() : line.paid();
-        Money left = proposal.total().minus(line.waived()).minus(has).notBelowZero();
+        Money asked = line.askedAt(proposal.total());
+        Money left = asked.minus(has).notBelowZero();
         store.moveTime(booking, proposal.time(), proposal.option(), proposal.total(), left, balanceDue(line, proposal, now));
         if (proposal.back().isPositive()) {
             steps.refundOrder(order.id(), proposal.back(), "moved");
@@ -161,7 +162,6 @@ public class Moves {
         }
         boolean receipted = line.status() == BookingStatus.CONFIRMED;
         if (receipted) {
-            Money asked = proposal.total().minus(line.waived()).notBelowZero();
             documents.creditNote(current, line, line.asked().minus(asked), proposal.back());
         }
         String why = "moved from " + catalogues.catalogue().zone().localOf(line.time().start());

@@ -48,7 +48,12 @@ public record OrderLine(
 
     /** What is asked for it altogether: its total, less what was waived. */
     public Money asked() {
-        return total.minus(waived).notBelowZero();
+        return askedAt(total);
+    }
+
+    /** What would be asked for it altogether at another total. */
+    Money askedAt(Money other) {
+        return other.minus(waived).notBelowZero();
     }
 
     /** What is still to be paid of it, now or later; nothing where it does not stand, or nobody came. */

@@ -7,7 +7,7 @@ import gastfreund.core.openings.BookingId;
  *
  * @param form the form's name
  * @param tell whether the guest was to get a mail
- * @param problem the key of what is wrong with the amount
+ * @param problem the key of what is wrong with the amount; empty until that is known
  */
 public record Typed(String form, String booking, String amount, String why, boolean tell, String problem) {
 
@@ -15,8 +15,8 @@ public record Typed(String form, String booking, String amount, String why, bool
         return new Typed("", "", "", "", true, "");
     }
 
-    Typed because(String other) {
-        return new Typed(form, booking, amount, why, tell, other);
+    Typed because(String wrong) {
+        return new Typed(form, booking, amount, why, tell, wrong);
     }
 
     /** Whether it was written into that form of a booking. */
