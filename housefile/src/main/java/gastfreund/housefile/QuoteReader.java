@@ -168,7 +168,7 @@ final class QuoteReader {
     }
 
     private static Optional<Terms.Outcome> cancellation(House house, Node node) {
-        node.object("offer", "lineTotal", "deposit", "paid", "start", "at", "by");
+        node.object("offer", "lineTotal", "deposit", "paid", "start", "at", "by", "floor");
         OfferId offer = QueryReader.offer(house, node.required("offer"));
         Money total = node.required("lineTotal").amount();
         Money deposit = node.member("deposit").map(Node::amount).orElse(Money.ZERO);
@@ -176,6 +176,7 @@ final class QuoteReader {
         Instant start = node.required("start").instant();
         Instant at = node.required("at").instant();
         Terms.By by = node.required("by").word("guest", "host").equals("guest") ? Terms.By.GUEST : Terms.By.HOST;
-        return house.offer(offer).map(o -> o.terms().cancel(total, deposit, paid, start, at, by));
+        Money floor = node.member("floor").map(Node::amount).orElse(Money.ZERO);
+        return house.offer(offer).map(o -> o.terms().cancel(total, deposit, paid, start, at, by, floor));
     }
 }

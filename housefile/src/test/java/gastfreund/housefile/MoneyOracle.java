@@ -337,6 +337,7 @@ final class MoneyOracle {
                     : kept.has("deposit") ? Math.min(total, asked.path("deposit").asLong(0))
                     : kept.has("amount") ? Math.min(total, kept.get("amount").longValue()) : total;
         }
+        keep = host ? keep : Math.max(keep, asked.path("floor").asLong(0));
         JsonNode move = terms.path("move");
         ObjectNode answer = JsonNodeFactory.instance.objectNode();
         answer.put("tier", tier).put("keep", keep).put("refund", Math.max(0, paid - keep));

@@ -216,6 +216,7 @@ final class RandomMoney {
         for (int i = 0; i < 8; i++) {
             ObjectNode one = cases.addObject().put("offer", "o" + random.nextInt(3)).put("lineTotal", amount(20_000));
             maybe(one, "deposit", 20_000);
+            maybe(one, "floor", 20_000);
             one.put("paid", amount(20_000)).put("start", instant()).put("at", instant());
             one.put("by", chance(4) ? "host" : "guest");
         }

@@ -36,6 +36,11 @@ public record Money(long minor) implements Comparable<Money> {
         return compareTo(limit) <= 0 ? this : limit;
     }
 
+    /** The larger of both. */
+    public Money atLeast(Money limit) {
+        return compareTo(limit) >= 0 ? this : limit;
+    }
+
     /** This, or nothing where it is negative. */
     public Money notBelowZero() {
         return minor < 0 ? ZERO : this;

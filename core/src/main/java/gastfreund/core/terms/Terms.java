@@ -64,17 +64,28 @@ public record Terms(List<Tier> tiers, OptionalInt moveHoursBefore) {
         return best < 0 ? OptionalInt.empty() : OptionalInt.of(best);
     }
 
-    /** What a cancellation at {@code at} keeps and gives back. */
+    /** What a cancellation at {@code at} keeps and gives back, where no move has set a floor. */
     public Outcome cancel(Money lineTotal, Money deposit, Money paid, Instant start, Instant at, By by) {
+        return cancel(lineTotal, deposit, paid, start, at, by, Money.ZERO);
+    }
+
+    /**
+     * What a cancellation at {@code at} keeps and gives back.
+     *
+     * @param floor what earlier moves by the guest keep at least, not negative; it counts for guests only
+     */
+    public Outcome cancel(Money lineTotal, Money deposit, Money paid, Instant start, Instant at, By by, Money floor) {
         OptionalInt tier = by == By.HOST ? OptionalInt.empty() : tierAt(start, at);
-        Money keep;
-        if (by == By.HOST || (tiers.isEmpty() && at.isBefore(start))) {
-            keep = Money.ZERO;
-        } else {
-            keep = tier.isPresent() ? tiers.get(tier.getAsInt()).keep().of(lineTotal, deposit) : lineTotal;
-        }
+        Money keep = by == By.HOST ? Money.ZERO : kept(lineTotal, deposit, start, at, tier).atLeast(floor);
         Money rest = paid.minus(keep);
         return new Outcome(tier, keep, rest.notBelowZero(), Money.ZERO.minus(rest).notBelowZero(), mayMove(start, at));
+    }
+
+    private Money kept(Money lineTotal, Money deposit, Instant start, Instant at, OptionalInt tier) {
+        if (tiers.isEmpty() && at.isBefore(start)) {
+            return Money.ZERO;
+        }
+        return tier.isPresent() ? tiers.get(tier.getAsInt()).keep().of(lineTotal, deposit) : lineTotal;
     }
 
     /** Whether a guest may move a booking at {@code at}. */
