@@ -3,6 +3,7 @@ package gastfreund.app.messages;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.SpringTemplateEngine;
@@ -23,6 +24,8 @@ public class LetterWriter {
                     "display:inline-block;background:#b5482f;color:#ffffff;text-decoration:none;font-weight:700;"
                             + "padding:12px 22px;border-radius:999px");
 
+    private static final Pattern GAPS = Pattern.compile("\n{3,}+");
+
     /** The parts of a message. */
     public record Parts(String text, String html) {}
 
@@ -37,6 +40,6 @@ public class LetterWriter {
         all.put("css", STYLES);
         Context context = new Context(locale, all);
         String text = templates.process("messages/" + kind + ".txt", context);
-        return new Parts(text.replaceAll("\n{3,}", "\n\n").strip() + "\n", templates.process("messages/" + kind, context));
+        return new Parts(GAPS.matcher(text).replaceAll("\n\n").strip() + "\n", templates.process("messages/" + kind, context));
     }
 }

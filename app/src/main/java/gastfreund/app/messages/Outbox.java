@@ -1,7 +1,11 @@
 package gastfreund.app.messages;
 
+import gastfreund.app.house.Address;
 import gastfreund.app.house.Settings;
 import gastfreund.app.house.Tokens;
+import gastfreund.app.rounds.Entry;
+import gastfreund.app.rounds.Kind;
+import gastfreund.app.rounds.Rounds;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.MimeMessage;
 import java.nio.charset.StandardCharsets;
@@ -9,10 +13,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.concurrent.locks.ReentrantLock;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.core.io.ByteArrayResource;
-import org.springframework.mail.MailException;
 import org.springframework.mail.javamail.JavaMailSender;
 import org.springframework.mail.javamail.MimeMessageHelper;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -23,13 +24,13 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class Outbox {
 
-    private static final Logger LOG = LoggerFactory.getLogger(Outbox.class);
-    private static final Duration FIRST_PAUSE = Duration.ofSeconds(15);
-    private static final int LONGEST_DOUBLING = 10;
+    private static final Duration DAY = Duration.ofDays(1);
 
     private final OutboxStore store;
     private final JavaMailSender mail;
     private final Settings settings;
+    private final Address address;
+    private final Rounds rounds;
     private final Tokens tokens;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -39,30 +40,57 @@ public class Outbox {
             OutboxStore store,
             JavaMailSender mail,
             Settings settings,
+            Address address,
+            Rounds rounds,
             Tokens tokens,
             TransactionTemplate transaction,
             Clock clock) {
         this.store = store;
         this.mail = mail;
         this.settings = settings;
+        this.address = address;
+        this.rounds = rounds;
         this.tokens = tokens;
         this.transaction = transaction;
         this.clock = clock;
     }
 
-    /** Takes a message; belongs into the transaction that causes it. */
+    /** Takes a message to the house; belongs into the transaction that causes it. */
     public void put(Letter letter) {
-        store.insert(tokens.next(), letter, clock.instant());
+        Instant now = clock.instant();
+        store.insert(tokens.next(), letter, now, now);
+    }
+
+    /**
+     * Takes a message to a guest; belongs into the transaction that causes it. An address gets so many letters in a day
+     * and no more, since anybody can write anybody's address into a form: what is beyond waits for the next days.
+     */
+    public void putForGuest(Letter letter) {
+        Instant now = clock.instant();
+        int ahead = store.countSince(letter.recipient(), now.minus(DAY));
+        store.insert(tokens.next(), letter, now, now.plus(DAY.multipliedBy(ahead / settings.limits().letters())));
+    }
+
+    /** Whether letters can go out: a sender and the house's own address must have been set. */
+    public boolean canSend() {
+        return settings.canWrite();
+    }
+
+    /** How many letters wait. */
+    public int waiting() {
+        return store.countWaiting();
     }
 
     /** Sends what is due. */
     @Scheduled(fixedDelayString = "${gastfreund.jobs.outbox:1s}")
     public void send() {
-        if (!sending.tryLock()) {
+        if (!canSend() || !sending.tryLock()) {
             return;
         }
         try {
-            store.due(clock.instant()).forEach(this::send);
+            rounds.each(Kind.LETTER, store.due(clock.instant()).stream()
+                    .map(waiting -> new Entry(waiting.id(), () -> send(waiting)))
+                    .toList());
         } finally {
             sending.unlock();
         }
@@ -71,13 +99,10 @@ public class Outbox {
     private void send(OutboxStore.Waiting waiting) {
         try {
             mail.send(message(waiting));
-            transaction.executeWithoutResult(status -> store.sent(waiting.id(), clock.instant()));
-        } catch (MailException | MessagingException e) {
-            LOG.warn("message {} to {} will be tried again: {}", waiting.id(), waiting.letter().recipient(), e.getMessage());
-            Duration pause = FIRST_PAUSE.multipliedBy(1L << Math.min(waiting.tries(), LONGEST_DOUBLING));
-            Instant next = clock.instant().plus(pause);
-            transaction.executeWithoutResult(status -> store.failed(waiting.id(), next, String.valueOf(e.getMessage())));
+        } catch (MessagingException e) {
+            throw new IllegalStateException("the letter cannot be written as a mail", e);
         }
+        transaction.executeWithoutResult(status -> store.sent(waiting.id(), clock.instant()));
     }
 
     private MimeMessage message(OutboxStore.Waiting waiting) throws MessagingException {
@@ -87,11 +112,11 @@ public class Outbox {
         helper.setFrom(settings.mailFrom());
         helper.setTo(letter.recipient());
         helper.setSubject(letter.subject());
-        helper.setText(letter.text(), letter.html());
+        helper.setText(address.completed(letter.text()), address.completed(letter.html()));
         if (letter.calendar() != null) {
             helper.addAttachment(
                     "booking.ics",
-                    new ByteArrayResource(letter.calendar().getBytes(StandardCharsets.UTF_8)),
+                    new ByteArrayResource(address.completed(letter.calendar()).getBytes(StandardCharsets.UTF_8)),
                     "text/calendar; charset=UTF-8; method=PUBLISH");
         }
         return message;

@@ -1,5 +1,7 @@
 package gastfreund.app.messages;
 
+import gastfreund.app.rounds.Kind;
+import gastfreund.app.rounds.WorkStore;
 import java.time.Instant;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -9,8 +11,11 @@ import org.springframework.stereotype.Repository;
 @Repository
 class OutboxStore {
 
+    /** Letters that wait for another day were written some days before. */
+    private static final long LOOK_BACK = 30L * 24 * 60 * 60;
+
     /** A message that waits. */
-    record Waiting(String id, int tries, Letter letter) {}
+    record Waiting(String id, Letter letter) {}
 
     private final JdbcClient jdbc;
 
@@ -18,11 +23,12 @@ class OutboxStore {
         this.jdbc = jdbc;
     }
 
-    void insert(String id, Letter letter, Instant now) {
+    /** @param notBefore when it may go out at the soonest */
+    void insert(String id, Letter letter, Instant now, Instant notBefore) {
         jdbc.sql(
                         """
                         INSERT INTO outbox (id, order_id, kind, recipient, subject, text_part, html_part, calendar,
-                                            created_at, next_try)
+                                            created_at, not_before)
                         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
                         """)
                 .params(
@@ -35,16 +41,28 @@ class OutboxStore {
                         letter.html(),
                         letter.calendar(),
                         now.getEpochSecond(),
-                        now.getEpochSecond())
+                        notBefore.getEpochSecond())
                 .update();
     }
 
+    /** How many letters of one day a recipient has: those that went out, or may, after an instant. */
+    int countSince(String recipient, Instant since) {
+        return jdbc.sql("SELECT count(*) FROM outbox WHERE recipient = ? AND created_at > ? AND not_before > ?")
+                .params(recipient, since.getEpochSecond() - LOOK_BACK, since.getEpochSecond())
+                .query(Integer.class)
+                .single();
+    }
+
+    int countWaiting() {
+        return jdbc.sql("SELECT count(*) FROM outbox WHERE sent_at IS NULL").query(Integer.class).single();
+    }
+
     List<Waiting> due(Instant now) {
-        return jdbc.sql("SELECT * FROM outbox WHERE sent_at IS NULL AND next_try <= ? ORDER BY next_try LIMIT 50")
-                .param(now.getEpochSecond())
+        return jdbc.sql("SELECT * FROM outbox WHERE sent_at IS NULL AND not_before <= :now AND "
+                        + WorkStore.isReady(Kind.LETTER, "id") + " ORDER BY not_before LIMIT 50")
+                .param("now", now.getEpochSecond())
                 .query((row, n) -> new Waiting(
                         row.getString("id"),
-                        row.getInt("tries"),
                         new Letter(
                                 row.getLong("order_id"),
                                 row.getString("kind"),
@@ -57,14 +75,8 @@ class OutboxStore {
     }
 
     void sent(String id, Instant now) {
-        jdbc.sql("UPDATE outbox SET sent_at = ?, tries = tries + 1, last_error = '' WHERE id = ?")
+        jdbc.sql("UPDATE outbox SET sent_at = ? WHERE id = ?")
                 .params(now.getEpochSecond(), id)
-                .update();
-    }
-
-    void failed(String id, Instant next, String error) {
-        jdbc.sql("UPDATE outbox SET tries = tries + 1, next_try = ?, last_error = ? WHERE id = ?")
-                .params(next.getEpochSecond(), error, id)
                 .update();
     }
 }

@@ -1,6 +1,8 @@
 package gastfreund.app.orders;
 
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.house.Actor;
+import gastfreund.app.rounds.Entry;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
@@ -11,6 +13,7 @@ import java.time.Instant;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Whether guests came. Bookings take place by themselves some time after their end; until then the host can say that
@@ -29,6 +32,7 @@ public class Attendance {
     private final OrderLetters letters;
     private final Documents documents;
     private final CatalogueService catalogues;
+    private final TransactionTemplate transaction;
     private final Clock clock;
 
     Attendance(
@@ -39,6 +43,7 @@ public class Attendance {
             OrderLetters letters,
             Documents documents,
             CatalogueService catalogues,
+            TransactionTemplate transaction,
             Clock clock) {
         this.store = store;
         this.due = due;
@@ -47,6 +52,7 @@ public class Attendance {
         this.letters = letters;
         this.documents = documents;
         this.catalogues = catalogues;
+        this.transaction = transaction;
         this.clock = clock;
     }
 
@@ -61,13 +67,13 @@ public class Attendance {
         return catalogues.catalogue()
                 .offer(line.offer())
                 .terms()
-                .cancel(line.total(), line.deposit(), line.paid(), start, start, Terms.By.GUEST)
+                .cancel(line.total(), line.deposit(), line.paid(), start, start, Terms.By.GUEST, line.floor())
                 .refund();
     }
 
     /** Notes that nobody came. */
     @Transactional
-    public Endings.Outcome missed(Order order, BookingId booking, String host) {
+    public Endings.Outcome missed(Order order, BookingId booking, Actor host) {
         Order current = store.byId(order.id()).orElseThrow();
         OrderLine line = current.line(booking).orElseThrow(() -> new IllegalArgumentException("not of this order"));
         if (!canBeMissed(line)) {
@@ -84,18 +90,19 @@ public class Attendance {
         return Endings.Outcome.DONE;
     }
 
-    /** Confirmed bookings that ended long enough ago. */
-    List<BookingId> ended() {
-        return due.endedBefore(clock.instant().minus(SETTLED_AFTER));
+    /** Confirmed bookings that ended long enough ago: they have taken place. */
+    List<Entry> ended() {
+        Instant now = clock.instant();
+        return due.endedBefore(now.minus(SETTLED_AFTER), now).stream()
+                .map(b -> new Entry(b.value(), () -> transaction.executeWithoutResult(status -> complete(b))))
+                .toList();
     }
 
-    /** A booking has taken place. */
-    @Transactional
-    public void complete(BookingId booking) {
+    private void complete(BookingId booking) {
         Order order = store.byBooking(booking.value()).orElseThrow();
         OrderLine line = order.line(booking).orElseThrow();
         if (line.status() == BookingStatus.CONFIRMED) {
-            journal.move(order, line, BookingStatus.COMPLETED, "house", "", clock.instant());
+            journal.move(order, line, BookingStatus.COMPLETED, Actor.HOUSE, "", clock.instant());
         }
     }
 }

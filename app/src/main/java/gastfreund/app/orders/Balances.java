@@ -6,15 +6,16 @@ import gastfreund.app.payments.GatewayException;
 import gastfreund.app.payments.Gateways;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
+import gastfreund.app.rounds.Entry;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -70,19 +71,20 @@ public class Balances {
         return line.status() == BookingStatus.CONFIRMED && line.time().startInstant().isAfter(clock.instant());
     }
 
-    /** Bookings for which money has fallen due and is to be asked for, or reminded of. */
-    List<BookingId> toAsk() {
+    /** Bookings for which money has fallen due: it is asked for, or reminded of. */
+    List<Entry> toAsk() {
         Instant now = clock.instant();
-        return due.toAskFor(
-                now, catalogues.catalogue().zone().dateOf(now), now.minus(ASKED_AFTER), now.minus(REMINDED_AFTER));
+        LocalDate today = catalogues.catalogue().zone().dateOf(now);
+        return due.toAskFor(now, today, now.minus(ASKED_AFTER), now.minus(REMINDED_AFTER)).stream()
+                .map(b -> new Entry(b.value(), () -> transaction.executeWithoutResult(status -> ask(b))))
+                .toList();
     }
 
     /**
      * Asks for what should have been paid with the order, or for a balance where the rest is to be paid before the day;
      * or reminds of it.
      */
-    @Transactional
-    public void ask(BookingId booking) {
+    private void ask(BookingId booking) {
         Order order = store.byBooking(booking.value()).orElseThrow();
         OrderLine line = order.line(booking).orElseThrow();
         boolean beforeTheDay = catalogues.catalogue().offer(line.offer()).payment().balanceDaysBefore().isPresent();

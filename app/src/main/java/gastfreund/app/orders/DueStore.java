@@ -1,5 +1,7 @@
 package gastfreund.app.orders;
 
+import gastfreund.app.rounds.Kind;
+import gastfreund.app.rounds.WorkStore;
 import gastfreund.core.openings.BookingId;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -17,35 +19,35 @@ class DueStore {
         this.jdbc = jdbc;
     }
 
-    /** Requests that nobody answered although they were placed before an instant, or start by another. */
-    List<BookingId> unanswered(Instant placedBefore, Instant startingBy) {
+    /** Requests that nobody answered although they were placed before an instant, or start by now. */
+    List<BookingId> unanswered(Instant placedBefore, Instant now) {
         return jdbc.sql(
                         """
                         SELECT b.id FROM bookings b JOIN orders o ON o.id = b.order_id
-                        WHERE b.status = 'requested' AND (o.placed_at <= ? OR b.start_at <= ?)
-                        ORDER BY b.start_at
-                        """)
-                .params(placedBefore.getEpochSecond(), startingBy.getEpochSecond())
+                        WHERE b.status = 'requested' AND (o.placed_at <= :placed OR b.start_at <= :now) AND\s"""
+                                + WorkStore.isReady(Kind.UNANSWERED, "b.id") + " ORDER BY b.start_at LIMIT 500")
+                .param("placed", placedBefore.getEpochSecond())
+                .param("now", now.getEpochSecond())
                 .query((row, n) -> new BookingId(row.getString("id")))
                 .list();
     }
 
     /** Confirmed bookings of orders that ended before an instant, the oldest first. */
-    List<BookingId> endedBefore(Instant before) {
+    List<BookingId> endedBefore(Instant before, Instant now) {
         return jdbc.sql(
                         """
                         SELECT id FROM bookings
-                        WHERE status = 'confirmed' AND end_at < ? AND order_id IS NOT NULL
-                        ORDER BY end_at LIMIT 500
-                        """)
-                .param(before.getEpochSecond())
+                        WHERE status = 'confirmed' AND end_at < :before AND order_id IS NOT NULL AND\s"""
+                                + WorkStore.isReady(Kind.ATTENDED, "id") + " ORDER BY end_at LIMIT 500")
+                .param("before", before.getEpochSecond())
+                .param("now", now.getEpochSecond())
                 .query((row, n) -> new BookingId(row.getString("id")))
                 .list();
     }
 
     /**
-     * Confirmed bookings that begin after {@code now} with money that is due: a balance, or what should have been paid with an order that was placed
-     * before an instant and waits for no transfer. Not asked for yet, or asked before another instant and not reminded.
+     * Confirmed bookings that begin after {@code now} with money that is due: a balance, or what should have been paid with
+     * an order that was placed before an instant and waits for no transfer. Not asked for yet, or asked before another instant and not reminded.
      */
     List<BookingId> toAskFor(Instant now, LocalDate today, Instant placedBefore, Instant askedBefore) {
         return jdbc.sql(
@@ -59,9 +61,7 @@ class DueStore {
                                                   WHERE p.order_id = o.id AND p.state = 'created'
                                                     AND p.gateway IN ('transfer', 'practice-transfer')))
                           AND (l.asked_at IS NULL OR l.reminded_at IS NULL AND l.asked_at < :asked)
-                        ORDER BY b.start_at
-                        LIMIT 200
-                        """)
+                          AND\s""" + WorkStore.isReady(Kind.OWED, "l.booking") + " ORDER BY b.start_at LIMIT 200")
                 .param("now", now.getEpochSecond())
                 .param("today", today.toString())
                 .param("placed", placedBefore.getEpochSecond())
@@ -121,17 +121,18 @@ class DueStore {
                                           AND (o.placed_at > :now - 1800
                                                OR EXISTS (SELECT 1 FROM payments p WHERE p.order_id = o.id
                                                           AND p.state = 'created' AND p.expires_at > :now)))
-                        ORDER BY placed_at
-                        """)
+                          AND\s""" + WorkStore.isReady(Kind.END, "o.id") + " ORDER BY placed_at LIMIT 500")
                 .param("now", now.getEpochSecond())
                 .query(Long.class)
                 .list();
     }
 
     /** Orders that have waited for money since before an instant. */
-    List<Long> waitingSince(Instant before) {
-        return jdbc.sql("SELECT id FROM orders WHERE status = 'waiting' AND placed_at < ? ORDER BY placed_at")
-                .param(before.getEpochSecond())
+    List<Long> waitingSince(Instant before, Instant now) {
+        return jdbc.sql("SELECT id FROM orders WHERE status = 'waiting' AND placed_at < :before AND "
+                        + WorkStore.isReady(Kind.ASK, "id") + " ORDER BY placed_at")
+                .param("before", before.getEpochSecond())
+                .param("now", now.getEpochSecond())
                 .query(Long.class)
                 .list();
     }

@@ -1,21 +1,24 @@
 package gastfreund.app.orders;
 
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.core.openings.BookingId;
+import gastfreund.app.rounds.Entry;
+import gastfreund.app.rounds.Kind;
+import gastfreund.app.rounds.Rounds;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
-import java.util.function.Consumer;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import java.util.function.Supplier;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
-/** Looks after orders that wait for money, for an answer, for what is left to pay, or for their end. */
+/**
+ * Looks after orders that wait for money, for an answer, for what is left to pay, or for their end. Each round has a thread
+ * of its own, so that a gateway that does not answer keeps nothing else waiting.
+ */
 @Component
 public class OutcomeJob {
 
-    private static final Logger LOG = LoggerFactory.getLogger(OutcomeJob.class);
+    private static final String PAUSE = "${gastfreund.jobs.outcomes:10s}";
 
     /** A notification has this long before the gateway is asked. */
     private static final Duration PATIENCE = Duration.ofSeconds(20);
@@ -25,6 +28,7 @@ public class OutcomeJob {
     private final Balances balances;
     private final Attendance attendance;
     private final CatalogueService catalogues;
+    private final Rounds rounds;
     private final Clock clock;
 
     OutcomeJob(
@@ -33,35 +37,60 @@ public class OutcomeJob {
             Balances balances,
             Attendance attendance,
             CatalogueService catalogues,
+            Rounds rounds,
             Clock clock) {
-        this.attendance = attendance;
         this.waiting = waiting;
         this.endings = endings;
         this.balances = balances;
+        this.attendance = attendance;
         this.catalogues = catalogues;
+        this.rounds = rounds;
         this.clock = clock;
     }
 
-    @Scheduled(fixedDelayString = "${gastfreund.jobs.outcomes:10s}")
+    /** Every round once, one after the other. */
     public void run() {
-        waiting.askAbout(clock.instant().minus(PATIENCE));
-        waiting.endInVain();
-        waiting.askAboutBalances();
-        if (catalogues.find().isPresent()) {
-            each(endings.unanswered(), endings::lapse);
-            each(balances.toAsk(), balances::ask);
-            each(attendance.ended(), attendance::complete);
-        }
+        ask();
+        end();
+        askAboutBalances();
+        lapse();
+        askForMoney();
+        complete();
     }
 
-    /** Each in a transaction of its own: one that fails does not keep the others from what is due to them. */
-    private static void each(List<BookingId> bookings, Consumer<BookingId> what) {
-        for (BookingId booking : bookings) {
-            try {
-                what.accept(booking);
-            } catch (RuntimeException e) {
-                LOG.error("booking {} will be looked at again", booking, e);
-            }
+    @Scheduled(fixedDelayString = PAUSE)
+    void ask() {
+        rounds.each(Kind.ASK, waiting.toAskAbout(clock.instant().minus(PATIENCE)));
+    }
+
+    @Scheduled(fixedDelayString = PAUSE)
+    void end() {
+        rounds.each(Kind.END, waiting.inVain());
+    }
+
+    @Scheduled(fixedDelayString = PAUSE)
+    void askAboutBalances() {
+        rounds.each(Kind.ASK, waiting.balancesToAskAbout());
+    }
+
+    @Scheduled(fixedDelayString = PAUSE)
+    void lapse() {
+        inAHouse(Kind.UNANSWERED, endings::unanswered);
+    }
+
+    @Scheduled(fixedDelayString = PAUSE)
+    void askForMoney() {
+        inAHouse(Kind.OWED, balances::toAsk);
+    }
+
+    @Scheduled(fixedDelayString = PAUSE)
+    void complete() {
+        inAHouse(Kind.ATTENDED, attendance::ended);
+    }
+
+    private void inAHouse(Kind kind, Supplier<List<Entry>> entries) {
+        if (catalogues.find().isPresent()) {
+            rounds.each(kind, entries.get());
         }
     }
 }

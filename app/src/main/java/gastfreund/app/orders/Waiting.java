@@ -1,10 +1,14 @@
 package gastfreund.app.orders;
 
+import gastfreund.app.house.Actor;
+import gastfreund.app.payments.GatewayException;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
+import gastfreund.app.rounds.Entry;
 import gastfreund.core.openings.BookingStatus;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -44,36 +48,38 @@ class Waiting {
         this.clock = clock;
     }
 
-    /** Asks the gateway about orders that have waited a while, since a notification may never come. */
-    void askAbout(Instant since) {
-        due.waitingSince(since).forEach(payments::askAbout);
+    /** Orders that have waited a while: the gateway is asked about them, since a notification may never come. */
+    List<Entry> toAskAbout(Instant since) {
+        return asks(due.waitingSince(since, clock.instant()));
     }
 
-    /** Asks the gateway about balances that guests went to pay. */
-    void askAboutBalances() {
-        payments.ordersPayingBalances().forEach(payments::askAbout);
+    /** Orders with balances that guests went to pay: the gateway is asked about them. */
+    List<Entry> balancesToAskAbout() {
+        return asks(payments.ordersPayingBalances());
     }
 
-    /**
-     * Ends orders whose places are no longer kept, once the gateway has said that no money comes any more. One that fails
-     * does not keep the others waiting.
-     */
-    void endInVain() {
-        for (long id : due.waitingInVain(clock.instant())) {
-            try {
-                if (payments.giveUp(id)) {
-                    transaction.executeWithoutResult(status -> lapse(id));
-                }
-            } catch (RuntimeException e) {
-                LOG.error("order {} will be looked at again", id, e);
-            }
+    private List<Entry> asks(List<Long> orders) {
+        return orders.stream().map(id -> new Entry(Long.toString(id), () -> payments.ask(id))).toList();
+    }
+
+    /** Orders whose places are no longer kept: they end once the gateway has said that no money comes any more. */
+    List<Entry> inVain() {
+        return due.waitingInVain(clock.instant()).stream()
+                .map(id -> new Entry(Long.toString(id), () -> endInVain(id)))
+                .toList();
+    }
+
+    private void endInVain(long id) {
+        if (!payments.giveUp(id)) {
+            throw new GatewayException("the gateway does not give the payment up");
         }
+        transaction.executeWithoutResult(status -> lapse(id));
     }
 
     private void lapse(long id) {
         Order order = store.byId(id).orElseThrow();
         if (order.status() == OrderStatus.WAITING) {
-            end(order, BookingStatus.LAPSED, "house", "not paid in time");
+            end(order, BookingStatus.LAPSED, Actor.HOUSE, "not paid in time");
             if (payments.ofOrder(id).stream().anyMatch(Payment::isTransfer)) {
                 letters.transferMissed(store.byId(id).orElseThrow());
             }
@@ -83,11 +89,10 @@ class Waiting {
     /**
      * Calls an order off that waits for its money: its places are free at once.
      *
-     * @param who {@code guest}, or the host
      * @return {@code CHANGED} where it waits no longer, or the gateway cannot be asked whether money has come
      */
-    Endings.Outcome callOff(Order order, String who) {
-        if (order.status() != OrderStatus.WAITING || !payments.giveUp(order.id())) {
+    Endings.Outcome callOff(Order order, Actor who) {
+        if (order.status() != OrderStatus.WAITING || !isGivenUp(order)) {
             return Endings.Outcome.CHANGED;
         }
         return transaction.execute(status -> {
@@ -101,7 +106,16 @@ class Waiting {
         });
     }
 
-    private void end(Order order, BookingStatus to, String who, String why) {
+    private boolean isGivenUp(Order order) {
+        try {
+            return payments.giveUp(order.id());
+        } catch (GatewayException e) {
+            LOG.warn("order {} cannot be called off yet: {}", order.number(), e.getMessage());
+            return false;
+        }
+    }
+
+    private void end(Order order, BookingStatus to, Actor who, String why) {
         Instant now = clock.instant();
         for (OrderLine line : order.lines()) {
             if (line.status() == BookingStatus.HELD) {

@@ -15,6 +15,6 @@ class StepJob {
 
     @Scheduled(fixedDelayString = "${gastfreund.jobs.steps:3s}")
     void run() {
-        steps.carryOutSteps();
+        steps.carryOut();
     }
 }
