@@ -1,9 +1,11 @@
 package gastfreund.app.orders;
 
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.house.Actor;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.payments.PaymentSteps;
+import gastfreund.app.rounds.Entry;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.money.Money;
@@ -17,6 +19,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Answers to requests, cancellations and refunds: how bookings end, and what becomes of the money. */
 @Service
@@ -38,6 +41,7 @@ public class Endings {
     private final OrderLetters letters;
     private final Documents documents;
     private final PrepaidService prepaid;
+    private final TransactionTemplate transaction;
     private final Clock clock;
 
     Endings(
@@ -50,6 +54,7 @@ public class Endings {
             OrderLetters letters,
             Documents documents,
             PrepaidService prepaid,
+            TransactionTemplate transaction,
             Clock clock) {
         this.store = store;
         this.due = due;
@@ -60,6 +65,7 @@ public class Endings {
         this.letters = letters;
         this.documents = documents;
         this.prepaid = prepaid;
+        this.transaction = transaction;
         this.clock = clock;
     }
 
@@ -68,7 +74,12 @@ public class Endings {
         Terms.By whose = line.status() == BookingStatus.REQUESTED ? Terms.By.HOST : by;
         Terms terms = catalogues.catalogue().offer(line.offer()).terms();
         return terms.cancel(
-                line.total(), line.deposit(), line.paid(), line.time().startInstant(), clock.instant(), whose);
+                line.total(), line.deposit(), line.paid(), line.time().startInstant(), clock.instant(), whose, line.floor());
+    }
+
+    /** What a cancellation by the guest gives back now. */
+    public Terms.Outcome byTheTerms(OrderLine line) {
+        return proposal(line, Terms.By.GUEST);
     }
 
     /**
@@ -87,7 +98,7 @@ public class Endings {
         if (!refund.equals(shown)) {
             return Outcome.CHANGED;
         }
-        end(order, line, BookingStatus.CANCELLED, refund, why, "guest");
+        end(order, line, BookingStatus.CANCELLED, refund, why, Actor.GUEST);
         tellEnd(order, booking, "cancelled", refund, true);
         return Outcome.DONE;
     }
@@ -99,7 +110,7 @@ public class Endings {
      * @param tell whether the guest gets a mail
      */
     @Transactional
-    public Outcome cancelByHost(Order order, BookingId booking, Money refund, String why, boolean tell, String host) {
+    public Outcome cancelByHost(Order order, BookingId booking, Money refund, String why, boolean tell, Actor host) {
         OrderLine line = current(order, booking);
         if (!line.canBeCancelled() || refund.compareTo(line.paid()) > 0) {
             return Outcome.CHANGED;
@@ -115,7 +126,7 @@ public class Endings {
      * @param seen what was paid when the host decided it, so that a form that is sent twice gives back once
      */
     @Transactional
-    public Outcome refund(Order order, BookingId booking, Money amount, Money seen, String why, String host) {
+    public Outcome refund(Order order, BookingId booking, Money amount, Money seen, String why, Actor host) {
         OrderLine line = current(order, booking);
         if (!amount.isPositive() || !line.paid().equals(seen) || amount.compareTo(seen) > 0) {
             return Outcome.CHANGED;
@@ -134,20 +145,16 @@ public class Endings {
 
     /** Takes back a voucher or a pass of which nothing was used, and gives back what it cost. */
     @Transactional
-    public Outcome takeBack(Order order, String id, String host) {
-        Goods goods = prepaid.goodsOfOrder(order.id()).stream()
-                .filter(g -> g.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("not of this order"));
-        if (!prepaid.takeBack(goods, order.id(), "taken back")) {
+    public Outcome takeBack(Order order, String id, Actor host) {
+        Optional<Goods> found =
+                prepaid.goodsOfOrder(order.id()).stream().filter(g -> g.id().equals(id)).findFirst();
+        if (found.isEmpty() || !prepaid.takeBack(found.get(), order.id(), "taken back")) {
             return Outcome.CHANGED;
         }
-        steps.refundOrder(order.id(), goods.price(), "taken back");
+        Goods goods = found.get();
+        steps.refund(order.id(), goods.id(), goods.price(), "taken back");
         documents.creditNote(order, goods);
-        String status = order.status().code();
-        String number = Long.toString(order.number());
-        Instant at = clock.instant();
-        store.write(new JournalEntry(order.id(), "order", number, status, status, host, "taken back: " + goods.title(), at), at);
+        journal.noteOrder(order, host, "taken back: " + goods.title(), clock.instant());
         return Outcome.DONE;
     }
 
@@ -157,7 +164,7 @@ public class Endings {
      * @param seen what was paid before, so that a form that is sent twice counts once
      */
     @Transactional
-    public Outcome paidOnTheSpot(Order order, BookingId booking, Money amount, Money seen, String host) {
+    public Outcome paidOnTheSpot(Order order, BookingId booking, Money amount, Money seen, Actor host) {
         OrderLine line = current(order, booking);
         if (!amount.isPositive() || !line.paid().equals(seen) || amount.compareTo(line.unpaid()) > 0) {
             return Outcome.CHANGED;
@@ -170,7 +177,7 @@ public class Endings {
 
     /** The host's yes to a request: what was authorised for it is captured. */
     @Transactional
-    public Outcome accept(Order order, BookingId booking, String host) {
+    public Outcome accept(Order order, BookingId booking, Actor host) {
         OrderLine line = current(order, booking);
         if (line.status() != BookingStatus.REQUESTED) {
             return Outcome.CHANGED;
@@ -180,6 +187,7 @@ public class Endings {
             Money amount = line.open().atMost(steps.undecided(p));
             if (amount.isPositive()) {
                 steps.capture(p, booking, amount);
+                payments.pays(p, booking.value(), amount);
                 store.addPaid(booking, amount);
             }
         });
@@ -193,7 +201,7 @@ public class Endings {
 
     /** The host's no to a request: what was authorised for it is let go. */
     @Transactional
-    public Outcome decline(Order order, BookingId booking, String why, String host) {
+    public Outcome decline(Order order, BookingId booking, String why, Actor host) {
         OrderLine line = current(order, booking);
         if (line.status() != BookingStatus.REQUESTED) {
             return Outcome.CHANGED;
@@ -208,19 +216,20 @@ public class Endings {
         return due.asking().stream().flatMap(id -> store.byId(id).stream()).toList();
     }
 
-    /** Requests that nobody answered in the time that the house has set, or before they start. */
-    List<BookingId> unanswered() {
+    /** Requests that nobody answered in the time that the house has set, or before they start: they lapse. */
+    List<Entry> unanswered() {
         Instant now = clock.instant();
-        return due.unanswered(now.minus(Duration.ofHours(catalogues.catalogue().answerHours())), now);
+        return due.unanswered(now.minus(Duration.ofHours(catalogues.catalogue().answerHours())), now).stream()
+                .map(b -> new Entry(b.value(), () -> transaction.executeWithoutResult(status -> lapse(b))))
+                .toList();
     }
 
     /** Lets a request lapse that nobody answered. */
-    @Transactional
-    public void lapse(BookingId booking) {
+    private void lapse(BookingId booking) {
         Order order = store.byBooking(booking.value()).orElseThrow();
         OrderLine line = current(order, booking);
         if (line.status() == BookingStatus.REQUESTED) {
-            end(order, line, BookingStatus.LAPSED, line.paid(), "nobody answered in time", "house");
+            end(order, line, BookingStatus.LAPSED, line.paid(), "nobody answered in time", Actor.HOUSE);
             tellEnd(order, booking, "unanswered", null, true);
         }
     }
@@ -253,7 +262,7 @@ public class Endings {
         }
     }
 
-    private void end(Order order, OrderLine line, BookingStatus to, Money refund, String why, String who) {
+    private void end(Order order, OrderLine line, BookingStatus to, Money refund, String why, Actor who) {
         journal.move(order, line, to, who, why, clock.instant());
         if (line.status() == BookingStatus.REQUESTED) {
             authorised(order).ifPresent(p -> {
@@ -270,7 +279,7 @@ public class Endings {
         if (refund.isPositive()) {
             giveBack(order, line, refund, why);
         }
-        if (!who.equals("guest") || givesVisitsBack(line)) {
+        if (!who.isGuest() || givesVisitsBack(line)) {
             prepaid.giveVisitsBack(line.booking(), order.id(), to.code());
         }
     }
@@ -282,6 +291,7 @@ public class Endings {
     public boolean givesVisitsBack(OrderLine line) {
         Terms.By by = line.status() == BookingStatus.REQUESTED ? Terms.By.HOST : Terms.By.GUEST;
         return line.covered().isPositive()
+                && (by == Terms.By.HOST || !line.visitsKept())
                 && catalogues.catalogue()
                         .offer(line.offer())
                         .terms()
@@ -292,7 +302,7 @@ public class Endings {
 
     /** Decides to give money of a line back; belongs into the transaction that causes it. */
     void giveBack(Order order, OrderLine line, Money amount, String why) {
-        steps.refundOrder(order.id(), amount, why);
+        steps.refund(order.id(), line.booking().value(), amount, why);
         store.addPaid(line.booking(), Money.ZERO.minus(amount));
     }
 }

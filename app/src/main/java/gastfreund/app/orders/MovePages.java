@@ -27,7 +27,7 @@ class MovePages {
     }
 
     /** The ribbon of days around a booking; false where it may not be moved. */
-    boolean times(Order order, String booking, Audience by, String day, String from, Model model) {
+    boolean times(Order order, BookingId booking, Audience by, String day, String from, Model model) {
         OrderLine line = line(order, booking);
         if (!moves.mayMove(line, by)) {
             return false;
@@ -40,7 +40,7 @@ class MovePages {
     }
 
     /** What a move to a start would do; false where it cannot be had. */
-    boolean proposal(Order order, String booking, Audience by, long start, Model model) {
+    boolean proposal(Order order, BookingId booking, Audience by, long start, Model model) {
         OrderLine line = line(order, booking);
         Optional<Moves.Proposal> proposal =
                 moves.mayMove(line, by) ? moves.proposal(order, line, start, by) : Optional.empty();
@@ -57,7 +57,7 @@ class MovePages {
     }
 
     /** @throws ResponseStatusException where the order has no such line */
-    static OrderLine line(Order order, String booking) {
-        return order.line(new BookingId(booking)).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    static OrderLine line(Order order, BookingId booking) {
+        return order.line(booking).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     }
 }

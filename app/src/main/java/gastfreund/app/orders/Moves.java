@@ -2,10 +2,10 @@ package gastfreund.app.orders;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.house.Actor;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.openings.Slot;
-import gastfreund.app.payments.PaymentSteps;
 import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
@@ -13,6 +13,7 @@ import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.terms.Terms;
 import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.Instant;
@@ -31,14 +32,17 @@ public class Moves {
      * @param total of the line after it: the new price less the discount that the line had
      * @param back what comes back at once
      * @param more what is to be paid in addition
+     * @param floor what a later cancellation by the guest keeps at least
+     * @param visits whether the visits of a pass are used up from then on
      */
-    public record Proposal(Interval time, Answer.Judged option, Money total, Money back, Money more) {}
+    public record Proposal(
+            Interval time, Answer.Judged option, Money total, Money back, Money more, Money floor, boolean visits) {}
 
     private final OrderStore store;
     private final BookingJournal journal;
     private final CatalogueService catalogues;
     private final OpeningsService openings;
-    private final PaymentSteps steps;
+    private final Endings endings;
     private final OrderLetters letters;
     private final Documents documents;
     private final PrepaidService prepaid;
@@ -49,7 +53,7 @@ public class Moves {
             BookingJournal journal,
             CatalogueService catalogues,
             OpeningsService openings,
-            PaymentSteps steps,
+            Endings endings,
             OrderLetters letters,
             Documents documents,
             PrepaidService prepaid,
@@ -60,7 +64,7 @@ public class Moves {
         this.journal = journal;
         this.catalogues = catalogues;
         this.openings = openings;
-        this.steps = steps;
+        this.endings = endings;
         this.letters = letters;
         this.clock = clock;
     }
@@ -72,12 +76,11 @@ public class Moves {
      * @param shown what the line was said to cost then
      * @param keepPrice whether it costs what it did, whatever the new time costs; for the house alone
      * @param tell whether the guest gets a mail
-     * @param who {@code guest}, or the host
      */
-    public record Wish(Audience by, long start, Money shown, boolean keepPrice, boolean tell, String who) {
+    public record Wish(Audience by, long start, Money shown, boolean keepPrice, boolean tell, Actor who) {
 
         static Wish ofGuest(long start, Money shown) {
-            return new Wish(Audience.GUEST, start, shown, false, true, "guest");
+            return new Wish(Audience.GUEST, start, shown, false, true, Actor.GUEST);
         }
     }
 
@@ -115,12 +118,13 @@ public class Moves {
                 .filter(e -> e.time().start() == start && start != line.time().start())
                 .findFirst()
                 .filter(e -> isWithinPass(line, catalogue.zone().dateOf(e.time().start())))
-                .map(entry -> proposal(line, entry));
+                .map(entry -> proposal(line, entry, by));
     }
 
     /** The same move at the price that the booking had. */
     private static Proposal atOldPrice(OrderLine line, Proposal proposal) {
-        return new Proposal(proposal.time(), proposal.option(), line.total(), Money.ZERO, Money.ZERO);
+        return new Proposal(
+                proposal.time(), proposal.option(), line.total(), Money.ZERO, Money.ZERO, proposal.floor(), proposal.visits());
     }
 
     /** A pass pays for visits until its last day. */
@@ -128,15 +132,23 @@ public class Moves {
         return prepaid.passOf(line.booking()).map(p -> !date.isAfter(p.lastDay())).orElse(true);
     }
 
-    private Proposal proposal(OrderLine line, Answer.Entry entry) {
+    /**
+     * What a cancellation at this moment would have kept goes along with a guest who moves ({@code docs/money.md}, "Terms"):
+     * it is the least that a later one keeps, and a cheaper price gives nothing back below it.
+     */
+    private Proposal proposal(OrderLine line, Answer.Entry entry, Audience by) {
         Answer.Judged option = Slot.cheapest(entry);
+        boolean byGuest = by == Audience.GUEST;
+        Money floor = byGuest ? endings.proposal(line, Terms.By.GUEST).keep() : line.floor();
         // What a pass pays for stays with the pass, whatever the units cost then.
-        Money total = line.covered().isPositive()
+        Money priced = line.covered().isPositive()
                 ? line.total()
                 : option.opening().price().minus(line.discount()).notBelowZero();
+        Money total = byGuest ? priced.atLeast(floor) : priced;
         Money back = line.paid().minus(line.askedAt(total)).notBelowZero();
         Money more = total.minus(line.total()).notBelowZero();
-        return new Proposal(entry.time(), option, total, back, more);
+        boolean visits = line.visitsKept() || byGuest && line.covered().isPositive() && !endings.givesVisitsBack(line);
+        return new Proposal(entry.time(), option, total, back, more, floor, visits);
     }
 
     /** Moves a booking. */
@@ -156,9 +168,9 @@ public class Moves {
         Money asked = line.askedAt(proposal.total());
         Money left = asked.minus(has).notBelowZero();
         store.moveTime(booking, proposal.time(), proposal.option(), proposal.total(), left, balanceDue(line, proposal, now));
+        store.keepAtLeast(booking, proposal.floor(), proposal.visits());
         if (proposal.back().isPositive()) {
-            steps.refundOrder(order.id(), proposal.back(), "moved");
-            store.addPaid(booking, Money.ZERO.minus(proposal.back()));
+            endings.giveBack(current, line, proposal.back(), "moved");
         }
         boolean receipted = line.status() == BookingStatus.CONFIRMED;
         if (receipted) {

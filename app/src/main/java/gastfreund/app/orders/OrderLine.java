@@ -20,6 +20,8 @@ import java.util.Map;
  * @param place null where the offer has none
  * @param covered what a pass pays for, beside the total
  * @param waived what the house gave back although the booking stands, and does not ask for again
+ * @param floor what earlier moves by the guest keep of it at least
+ * @param visitsKept whether earlier moves have used up the visits that a pass paid
  * @param paid what the house has of it: paid, less what was decided to go back
  * @param expires when the hold ends (exclusive); null where it is none
  * @param balanceDue when the balance falls due; null where there is none
@@ -41,6 +43,8 @@ public record OrderLine(
         Money total,
         Money deposit,
         Money waived,
+        Money floor,
+        boolean visitsKept,
         Money paid,
         Money dueNow,
         Money balance,

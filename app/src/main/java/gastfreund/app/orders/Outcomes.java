@@ -2,6 +2,7 @@ package gastfreund.app.orders;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.house.Actor;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentMoved;
 import gastfreund.app.payments.PaymentService;
@@ -125,6 +126,7 @@ class Outcomes {
                 if (payment.captureLater()) {
                     steps.capture(payment, null, goods.price());
                 }
+                payments.pays(payment, goods.id(), goods.price());
                 issued.add(prepaid.issue(goods));
                 left = left.minus(goods.price());
             }
@@ -134,6 +136,27 @@ class Outcomes {
             giveBack(payment, left, "the place was gone when the money came");
         }
         tell(order, issued, left, now);
+    }
+
+    /** The guest has shown that the mail address is theirs, and nothing is due now: what is still to be had is booked. */
+    void proven(Order order) {
+        Catalogue catalogue = catalogues.catalogue();
+        Instant now = clock.instant();
+        for (OrderLine line : order.lines()) {
+            if (waits(line) && isToBeHad(line, catalogue, now)) {
+                BookingStatus to = BookingSteps.whenPlaced(catalogue.offer(line.offer()), true);
+                journal.move(order, line, to, Actor.GUEST, "address confirmed", now);
+            } else if (line.status() == BookingStatus.HELD) {
+                lose(order, line, "the place was gone when the address was confirmed", now);
+            }
+        }
+        boolean stands = !store.byId(order.id()).orElseThrow().standing().isEmpty();
+        moveOrder(order, stands ? OrderStatus.PLACED : OrderStatus.LAPSED, now);
+        if (stands) {
+            Order placed = store.byId(order.id()).orElseThrow();
+            documents.receipt(placed, placed.booked(), List.of());
+            letters.placed(placed);
+        }
     }
 
     private void tell(Order order, List<Prepaid> issued, Money back, Instant now) {
@@ -163,14 +186,14 @@ class Outcomes {
     }
 
     private void lose(Order order, OrderLine line, String why, Instant now) {
-        lose(order, line, BookingStatus.LAPSED, "house", why, now);
+        lose(order, line, BookingStatus.LAPSED, Actor.HOUSE, why, now);
     }
 
     /** A place goes back, and with it what vouchers and passes had paid. */
-    void lose(Order order, OrderLine line, BookingStatus to, String who, String why, Instant now) {
+    void lose(Order order, OrderLine line, BookingStatus to, Actor who, String why, Instant now) {
         journal.move(order, line, to, who, why, now);
         if (line.paid().isPositive()) {
-            steps.refundVouchers(order.id(), line.paid(), why);
+            steps.refund(order.id(), line.booking().value(), line.paid(), why);
             store.addPaid(line.booking(), Money.ZERO.minus(line.paid()));
         }
         prepaid.giveVisitsBack(line.booking(), order.id(), why);
@@ -182,6 +205,7 @@ class Outcomes {
             if (payment.captureLater()) {
                 steps.capture(payment, line.booking(), amount);
             }
+            payments.pays(payment, line.booking().value(), amount);
             store.addPaid(line.booking(), amount);
         }
     }
@@ -199,6 +223,7 @@ class Outcomes {
         OrderLine line = order.line(payment.booking()).orElseThrow();
         Money wanted = line.unpaid().atMost(payment.amount());
         if (wanted.isPositive()) {
+            payments.pays(payment, line.booking().value(), wanted);
             store.addPaid(line.booking(), wanted);
         }
         Money back = payment.amount().minus(wanted);
@@ -215,10 +240,10 @@ class Outcomes {
     }
 
     private void move(Order order, OrderLine line, BookingStatus to, String why, Instant now) {
-        journal.move(order, line, to, "house", why, now);
+        journal.move(order, line, to, Actor.HOUSE, why, now);
     }
 
     private void moveOrder(Order order, OrderStatus to, Instant now) {
-        journal.moveOrder(order, to, "house", now);
+        journal.moveOrder(order, to, Actor.HOUSE, now);
     }
 }

@@ -16,7 +16,8 @@ import java.util.regex.Pattern;
 public record AccountForm(GatewayAccount account, Map<String, String> errors) {
 
     private static final int MOST = 200;
-    private static final Pattern IBAN = Pattern.compile("[A-Z]{2}\\d{2}[A-Z0-9]{11,30}");
+    private static final Pattern DAYS = Pattern.compile("[1-9]|[12]\\d|30");
+    private static final Pattern IBAN = Pattern.compile("[A-Z]{2}\\d{2}[A-Z0-9]{11,30}+");
 
     /** @param written what came with the form, by the key's name */
     static AccountForm of(GatewayAccount before, boolean enabled, Map<String, String> written) {
@@ -36,11 +37,15 @@ public record AccountForm(GatewayAccount account, Map<String, String> errors) {
                 errors.put(name, error);
             }
         }
-        return new AccountForm(new GatewayAccount(before.kind(), before.mode(), enabled, keys), errors);
+        return new AccountForm(new GatewayAccount(before.kind(), before.mode(), enabled, true, keys), errors);
     }
 
     /** Whether a key is never shown again. */
-    public static boolean isSecret(String name) {
+    public boolean secret(String name) {
+        return isSecret(name);
+    }
+
+    private static boolean isSecret(String name) {
         return name.equals("key") || name.equals("secret");
     }
 
@@ -57,7 +62,7 @@ public record AccountForm(GatewayAccount account, Map<String, String> errors) {
         boolean right = value.length() <= MOST && switch (name) {
             case "url" -> isAddress(value);
             case "iban" -> isIban(value);
-            case "days" -> value.matches("[1-9]|[12]\\d|30");
+            case "days" -> DAYS.matcher(value).matches();
             default -> true;
         };
         return right ? "" : "way.wrong." + name;

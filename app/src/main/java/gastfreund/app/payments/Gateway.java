@@ -2,8 +2,10 @@ package gastfreund.app.payments;
 
 import gastfreund.core.money.Money;
 import gastfreund.core.orders.PaymentState;
+import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Currency;
 
 /** A place where payments are made, as the application sees it. */
 public interface Gateway {
@@ -19,6 +21,11 @@ public interface Gateway {
     /** Whether it can put money aside, to be taken or released later. */
     default boolean authorises() {
         return account().kind() == GatewayAccount.Kind.CARD;
+    }
+
+    /** Whether money comes by transfer to the house's bank account. */
+    default boolean isTransfer() {
+        return account().kind() == GatewayAccount.Kind.TRANSFER;
     }
 
     /** How long a guest has to pay, where that is known before. */
@@ -51,8 +58,31 @@ public interface Gateway {
      * @param reason why it failed; empty where it did not
      * @param payUrl where the guest pays
      * @param expires until when they can
+     * @param sum what it is for; null where the gateway does not know, as a bank account
      */
-    record Told(String reference, PaymentState state, String reason, String payUrl, Instant expires) {}
+    record Told(String reference, PaymentState state, String reason, String payUrl, Instant expires, Sum sum) {
+
+        /** Whether it speaks of the sum that was asked for, or of none. */
+        boolean isFor(Sum asked) {
+            return sum == null || sum.equals(asked);
+        }
+    }
+
+    /** @param currency ISO 4217 */
+    record Sum(Money amount, String currency) {
+
+        /** For hosts, in units of the currency; in the smallest ones where nobody knows the currency. */
+        @Override
+        public String toString() {
+            int digits;
+            try {
+                digits = Currency.getInstance(currency).getDefaultFractionDigits();
+            } catch (IllegalArgumentException e) {
+                digits = 0;
+            }
+            return BigDecimal.valueOf(amount.minor(), Math.max(0, digits)).toPlainString() + " " + currency;
+        }
+    }
 
     /** @throws GatewayException where it cannot be reached or refuses */
     Told create(Wish wish);

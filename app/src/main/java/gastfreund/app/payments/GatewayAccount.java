@@ -1,5 +1,6 @@
 package gastfreund.app.payments;
 
+import java.net.URI;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -8,9 +9,16 @@ import java.util.Map;
  * A house's own access to a kind of gateway, in practice or in live mode.
  *
  * @param enabled whether guests can choose it
+ * @param readable false where its keys were encrypted with a key that is lost: they must be entered again
  * @param keys what the kind needs, by name
  */
-public record GatewayAccount(Kind kind, Mode mode, boolean enabled, Map<String, String> keys) {
+public record GatewayAccount(Kind kind, Mode mode, boolean enabled, boolean readable, Map<String, String> keys) {
+
+    /** An account whose keys are at hand. */
+    public GatewayAccount(Kind kind, Mode mode, boolean enabled, Map<String, String> keys) {
+        this(kind, mode, enabled, true, keys);
+    }
+
 
     /** The kinds of gateways, and what each needs. */
     public enum Kind {
@@ -60,8 +68,18 @@ public record GatewayAccount(Kind kind, Mode mode, boolean enabled, Map<String, 
         return keys.getOrDefault(name, "");
     }
 
+    /** The origin to which it leads guests; empty where it leads nowhere. */
+    String origin() {
+        String url = key("url");
+        if (url.isEmpty()) {
+            return "";
+        }
+        URI uri = URI.create(url);
+        return uri.getScheme() + "://" + uri.getAuthority();
+    }
+
     /** The same, switched on or off. */
     public GatewayAccount switched(boolean on) {
-        return new GatewayAccount(kind, mode, on, keys);
+        return new GatewayAccount(kind, mode, on, readable, keys);
     }
 }

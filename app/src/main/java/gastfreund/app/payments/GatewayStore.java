@@ -30,15 +30,27 @@ class GatewayStore {
     }
 
     private GatewayAccount account(ResultSet row, int number) throws SQLException {
-        Map<String, String> keys = new LinkedHashMap<>();
-        HouseFile.parse(secrets.decrypt(row.getString("keys")))
-                .properties()
-                .forEach(p -> keys.put(p.getKey(), p.getValue().stringValue()));
-        return new GatewayAccount(
-                GatewayAccount.Kind.valueOf(row.getString("kind").toUpperCase(Locale.ROOT)),
-                GatewayAccount.Mode.valueOf(row.getString("mode").toUpperCase(Locale.ROOT)),
-                row.getInt("enabled") == 1,
-                keys);
+        GatewayAccount.Kind kind = GatewayAccount.Kind.valueOf(row.getString("kind").toUpperCase(Locale.ROOT));
+        GatewayAccount.Mode mode = GatewayAccount.Mode.valueOf(row.getString("mode").toUpperCase(Locale.ROOT));
+        try {
+            Map<String, String> keys = new LinkedHashMap<>();
+            HouseFile.parse(secrets.decrypt(row.getString("keys")))
+                    .properties()
+                    .forEach(p -> keys.put(p.getKey(), p.getValue().stringValue()));
+            return new GatewayAccount(kind, mode, row.getInt("enabled") == 1, keys);
+        } catch (IllegalStateException e) {
+            return new GatewayAccount(kind, mode, false, false, Map.of());
+        }
+    }
+
+    /** The origins to which guests may be led, of all accounts; nothing is decrypted for it. */
+    List<String> origins() {
+        return jdbc.sql("SELECT DISTINCT origin FROM gateways WHERE origin <> ''").query(String.class).list();
+    }
+
+    /** Whether an account was kept before its origin was kept beside it. */
+    boolean lacksOrigins() {
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM gateways WHERE origin IS NULL)").query(Integer.class).single() == 1;
     }
 
     void put(GatewayAccount account) {
@@ -46,14 +58,16 @@ class GatewayStore {
         account.keys().forEach(keys::put);
         jdbc.sql(
                         """
-                        INSERT INTO gateways (kind, mode, enabled, keys) VALUES (?, ?, ?, ?)
-                        ON CONFLICT (kind, mode) DO UPDATE SET enabled = excluded.enabled, keys = excluded.keys
+                        INSERT INTO gateways (kind, mode, enabled, keys, origin) VALUES (?, ?, ?, ?, ?)
+                        ON CONFLICT (kind, mode) DO UPDATE SET enabled = excluded.enabled, keys = excluded.keys,
+                                                               origin = excluded.origin
                         """)
                 .params(
                         account.kind().code(),
                         account.mode().code(),
                         account.enabled() ? 1 : 0,
-                        secrets.encrypt(keys.toString()))
+                        secrets.encrypt(keys.toString()),
+                        account.origin())
                 .update();
     }
 }

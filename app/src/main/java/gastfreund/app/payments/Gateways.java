@@ -1,5 +1,6 @@
 package gastfreund.app.payments;
 
+import gastfreund.app.house.Origins;
 import gastfreund.app.house.Settings;
 import java.net.URI;
 import java.time.Clock;
@@ -11,18 +12,25 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** The gateways of the house: what guests can choose, and where every payment belongs. */
 @Service
-public class Gateways {
+public class Gateways implements Origins {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Gateways.class);
 
     private final GatewayStore store;
     private final Settings settings;
     private final TransactionTemplate transaction;
     private final Clock clock;
     private volatile Map<String, Gateway> made;
+    private volatile String origins;
 
     Gateways(GatewayStore store, Settings settings, TransactionTemplate transaction, Clock clock) {
         this.store = store;
@@ -32,20 +40,20 @@ public class Gateways {
     }
 
     /**
-     * The house's accounts, each kind with its practice mode first. Until a house has set up something, the practice
-     * gateway that ships is switched on.
+     * The house's accounts, each kind with its practice mode first. In the demo the practice gateway that ships is
+     * switched on from the start; everybody knows its keys, so that no other house has it before somebody enters some.
      */
     public List<GatewayAccount> accounts() {
         Map<String, GatewayAccount> accounts = new LinkedHashMap<>();
-        GatewayAccount practice = new GatewayAccount(
-                GatewayAccount.Kind.CARD,
-                GatewayAccount.Mode.PRACTICE,
-                true,
-                Map.of(
-                        "url", settings.gateway().url(),
-                        "key", settings.gateway().key(),
-                        "secret", settings.gateway().secret()));
-        accounts.put(practice.name(), practice);
+        if (settings.isDemo()) {
+            Map<String, String> keys = Map.of(
+                    "url", settings.gateway().url(),
+                    "key", settings.gateway().key(),
+                    "secret", settings.gateway().secret());
+            GatewayAccount practice =
+                    new GatewayAccount(GatewayAccount.Kind.CARD, GatewayAccount.Mode.PRACTICE, true, keys);
+            accounts.put(practice.name(), practice);
+        }
         for (GatewayAccount.Kind kind : GatewayAccount.Kind.values()) {
             for (GatewayAccount.Mode mode : GatewayAccount.Mode.values()) {
                 GatewayAccount empty = new GatewayAccount(kind, mode, false, Map.of());
@@ -54,6 +62,21 @@ public class Gateways {
         }
         store.accounts().forEach(a -> accounts.put(a.name(), a));
         return List.copyOf(accounts.values());
+    }
+
+    /** Accounts that were kept before their origins were: from then on the policy's header needs no key. */
+    @EventListener(ApplicationReadyEvent.class)
+    void completeOrigins() {
+        if (store.lacksOrigins()) {
+            transaction.executeWithoutResult(status ->
+                    store.accounts().stream().filter(GatewayAccount::readable).forEach(store::put));
+        }
+        accounts().stream()
+                .filter(a -> !a.readable())
+                .forEach(a -> LOG.error(
+                        "The keys of {} cannot be read: they were encrypted with another secret.key. Put that file back,"
+                                + " or enter the keys again at the desk under Ways to pay.",
+                        a.name()));
     }
 
     public GatewayAccount account(GatewayAccount.Kind kind, GatewayAccount.Mode mode) {
@@ -77,7 +100,7 @@ public class Gateways {
             store.put(account);
             if (account.enabled()) {
                 accounts().stream()
-                        .filter(a -> a.kind() == account.kind() && a.mode() != account.mode() && a.enabled())
+                        .filter(a -> a.kind() == account.kind() && a.mode() != account.mode() && a.enabled() && a.readable())
                         .forEach(a -> store.put(a.switched(false)));
             }
         });
@@ -87,6 +110,7 @@ public class Gateways {
     /** Waits for whoever is just making them, who may have read the accounts as they were before. */
     private synchronized void forget() {
         made = null;
+        origins = null;
     }
 
     private Map<String, Gateway> made() {
@@ -134,16 +158,22 @@ public class Gateways {
         return byName(payment.gateway()).account();
     }
 
-    /** The origins to which a guest may be led to pay. */
+    /** Where guests may be led to pay. */
+    @Override
     public String origins() {
-        TreeSet<String> origins = new TreeSet<>();
-        for (Gateway gateway : made().values()) {
-            String url = gateway.account().key("url");
-            if (!url.isEmpty()) {
-                URI uri = URI.create(url);
-                origins.add(uri.getScheme() + "://" + uri.getAuthority());
+        String known = origins;
+        return known == null ? findOrigins() : known;
+    }
+
+    private synchronized String findOrigins() {
+        if (origins == null) {
+            TreeSet<String> all = new TreeSet<>(store.origins());
+            if (settings.isDemo()) {
+                URI practice = URI.create(settings.gateway().url());
+                all.add(practice.getScheme() + "://" + practice.getAuthority());
             }
+            origins = String.join(" ", all);
         }
-        return String.join(" ", origins);
+        return origins;
     }
 }

@@ -15,6 +15,7 @@ import java.time.Instant;
  * @param prepaid the voucher it was made with; null where it was not
  * @param payUrl where the guest pays; null until the gateway has answered
  * @param expires until when the guest can pay; null until the gateway has answered
+ * @param oddity what the gateway said that is not what was asked for; empty: nothing that somebody has to look at
  */
 public record Payment(
         String id,
@@ -32,7 +33,8 @@ public record Payment(
         String prepaid,
         String payUrl,
         Instant created,
-        Instant expires) {
+        Instant expires,
+        String oddity) {
 
     /** The name of what is paid on the spot, where no gateway has to do with it. */
     public static final String ON_THE_SPOT = "on-the-spot";
@@ -71,6 +73,11 @@ public record Payment(
 
     public boolean isVoucher() {
         return prepaid != null;
+    }
+
+    /** Whether the gateway spoke of something else than was asked for, and nobody has looked at it yet. */
+    public boolean isOdd() {
+        return !oddity.isEmpty();
     }
 
     /** Whether it comes to the house's bank account, and goes back from there. */

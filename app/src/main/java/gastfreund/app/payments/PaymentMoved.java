@@ -1,5 +1,6 @@
 package gastfreund.app.payments;
 
+import gastfreund.app.house.Actor;
 import gastfreund.core.orders.PaymentState;
 
 /**
@@ -7,6 +8,6 @@ import gastfreund.core.orders.PaymentState;
  *
  * @param payment as it is after the step
  * @param from the state before
- * @param who made it do so: {@code gateway}, or a host
+ * @param who made it do so
  */
-public record PaymentMoved(Payment payment, PaymentState from, String who) {}
+public record PaymentMoved(Payment payment, PaymentState from, Actor who) {}

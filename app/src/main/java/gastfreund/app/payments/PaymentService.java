@@ -1,5 +1,7 @@
 package gastfreund.app.payments;
 
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.house.Actor;
 import gastfreund.app.house.Address;
 import gastfreund.app.house.Tokens;
 import gastfreund.core.money.Money;
@@ -8,6 +10,7 @@ import gastfreund.core.orders.PaymentState;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -26,6 +29,7 @@ public class PaymentService {
 
     private final PaymentStore store;
     private final Gateways gateways;
+    private final CatalogueService catalogues;
     private final Address address;
     private final Tokens tokens;
     private final ApplicationEventPublisher events;
@@ -35,6 +39,7 @@ public class PaymentService {
     PaymentService(
             PaymentStore store,
             Gateways gateways,
+            CatalogueService catalogues,
             Address address,
             Tokens tokens,
             ApplicationEventPublisher events,
@@ -42,6 +47,7 @@ public class PaymentService {
             Clock clock) {
         this.store = store;
         this.gateways = gateways;
+        this.catalogues = catalogues;
         this.address = address;
         this.tokens = tokens;
         this.events = events;
@@ -54,9 +60,8 @@ public class PaymentService {
         return store.ofOrder(order);
     }
 
-    /** @throws IllegalArgumentException where there is none */
-    public Payment find(String id) {
-        return store.find(id).orElseThrow(() -> new IllegalArgumentException("there is no payment " + id));
+    public Optional<Payment> find(String id) {
+        return store.find(id);
     }
 
     /** Writes down that a payment is wanted; belongs into the transaction that wants it. */
@@ -80,23 +85,40 @@ public class PaymentService {
         String id = tokens.next();
         store.insert(id, order, booking, Payment.ELSEWHERE, amount, false, when);
         store.move(id, PaymentState.CAPTURED, "");
+        store.addPart(id, booking.value(), amount);
     }
 
     /** Writes down money that was paid on the spot for a booking. */
     public void recordOnTheSpot(long order, BookingId booking, Money amount) {
         String id = insert(order, booking, Payment.ON_THE_SPOT, amount, false);
         store.move(id, PaymentState.CAPTURED, "");
+        store.addPart(id, booking.value(), amount);
     }
 
     /**
      * Writes down money that a voucher pays.
      *
      * @param booking the booking whose balance it pays; null where it pays what is due with the order
+     * @param parts how much it pays for each booking; nothing where it is nothing
      */
-    public void recordVoucher(long order, BookingId booking, String voucher, Money amount) {
+    public void recordVoucher(long order, BookingId booking, String voucher, Map<BookingId, Money> parts) {
+        Money amount = Money.sum(parts.values());
+        if (!amount.isPositive()) {
+            return;
+        }
         String id = insert(order, booking, Payment.VOUCHER, amount, false);
         store.madeWith(id, voucher);
         store.move(id, PaymentState.CAPTURED, "");
+        parts.forEach((paid, part) -> {
+            if (part.isPositive()) {
+                store.addPart(id, paid.value(), part);
+            }
+        });
+    }
+
+    /** Writes down that a payment, which has come or is captured now, pays so much of something. */
+    public void pays(Payment payment, String subject, Money amount) {
+        store.addPart(payment.id(), subject, amount);
     }
 
     /**
@@ -119,7 +141,13 @@ public class PaymentService {
                 label,
                 address.of(returnPath),
                 address.of("/payments/" + gateway.name() + "/notifications")));
-        transaction.executeWithoutResult(status -> store.answered(id, told));
+        boolean odd = Boolean.TRUE.equals(transaction.execute(status -> {
+            store.answered(id, told);
+            return isOdd(store.find(id).orElseThrow(), told);
+        }));
+        if (odd) {
+            throw new GatewayException("the gateway speaks of another sum than was asked for");
+        }
         return store.find(id).orElseThrow();
     }
 
@@ -130,18 +158,27 @@ public class PaymentService {
 
     /** Orders with a balance whose payment is begun and open. */
     public List<Long> ordersPayingBalances() {
-        return store.ordersPayingBalances();
+        return store.ordersPayingBalances(clock.instant());
     }
 
-    /** Asks the gateway about every payment of an order whose outcome is open. */
+    /** Asks the gateway about every payment of an order whose outcome is open; where it does not answer, nothing changes. */
     public void askAbout(long order) {
+        try {
+            ask(order);
+        } catch (GatewayException e) {
+            LOG.warn("order {}: {}", order, e.getMessage());
+        }
+    }
+
+    /**
+     * Asks the gateway about every payment of an order whose outcome is open.
+     *
+     * @throws GatewayException where it does not answer, or the answer makes no sense
+     */
+    public void ask(long order) {
         for (Payment payment : store.ofOrder(order)) {
             if (payment.state().isOpen() && payment.reference() != null && !payment.isTransfer()) {
-                try {
-                    apply(payment.gateway(), gateways.byName(payment.gateway()).ask(payment.reference()));
-                } catch (GatewayException e) {
-                    LOG.warn("payment {}: {}", payment.id(), e.getMessage());
-                }
+                apply(payment.gateway(), gateways.byName(payment.gateway()).ask(payment.reference()));
             }
         }
     }
@@ -150,6 +187,7 @@ public class PaymentService {
      * Gives up every payment of an order whose outcome is open, so that no money can come any more.
      *
      * @return whether none is open any more
+     * @throws GatewayException where the gateway does not answer, or the answer makes no sense
      */
     public boolean giveUp(long order) {
         boolean done = true;
@@ -164,23 +202,17 @@ public class PaymentService {
     private boolean giveUp(Payment payment) {
         if (payment.reference() == null) {
             // Nobody was sent to pay it, since nobody was told where: the guest only goes where the answer said.
-            transaction.executeWithoutResult(status -> move(payment, PaymentState.EXPIRED, "", "house"));
+            transaction.executeWithoutResult(status -> move(payment, PaymentState.EXPIRED, "", Actor.HOUSE));
             return true;
         }
-        try {
-            Gateway gateway = gateways.byName(payment.gateway());
-            if (!payment.isTransfer()) {
-                apply(gateway.name(), gateway.ask(payment.reference()));
-            }
-            Payment now = store.find(payment.id()).orElseThrow();
-            if (now.state().isOpen()) {
-                apply(gateway.name(), gateway.cancel("void-" + payment.id(), payment.reference()));
-            }
-            return !store.find(payment.id()).orElseThrow().state().isOpen();
-        } catch (GatewayException e) {
-            LOG.warn("payment {} cannot be given up yet: {}", payment.id(), e.getMessage());
-            return false;
+        Gateway gateway = gateways.byName(payment.gateway());
+        if (!payment.isTransfer()) {
+            apply(gateway.name(), gateway.ask(payment.reference()));
         }
+        if (store.find(payment.id()).orElseThrow().state().isOpen()) {
+            apply(gateway.name(), gateway.cancel("void-" + payment.id(), payment.reference()));
+        }
+        return !store.find(payment.id()).orElseThrow().state().isOpen();
     }
 
     /**
@@ -191,18 +223,47 @@ public class PaymentService {
         return transaction.execute(status -> {
             Optional<Payment> found = store.byReference(gateway, told.reference());
             found.ifPresent(payment -> {
+                if (isOdd(payment, told)) {
+                    return;
+                }
                 boolean ours = told.state() == PaymentState.PARTLY_REFUNDED
                         || told.state() == PaymentState.REFUNDED
                         || payment.captureLater() && told.state() == PaymentState.CAPTURED;
                 if (!ours && payment.state() != told.state() && payment.state().allows(told.state())) {
-                    move(payment, told.state(), told.reason(), "gateway");
+                    move(payment, told.state(), told.reason(), Actor.GATEWAY);
                 }
             });
             return found;
         });
     }
 
-    private void move(Payment payment, PaymentState to, String reason, String who) {
+    /**
+     * Whether the gateway speaks of another sum than was asked for. The payment then counts as not made, and stands in
+     * the host's list; so it does where it was given up before.
+     */
+    private boolean isOdd(Payment payment, Gateway.Told told) {
+        String currency = catalogues.catalogue().house().currency().getCurrencyCode();
+        if (told.isFor(new Gateway.Sum(payment.amount(), currency))) {
+            return false;
+        }
+        store.odd(payment.id(), told.sum() + ", " + told.state().code());
+        if (payment.state().allows(PaymentState.FAILED)) {
+            move(payment, PaymentState.FAILED, "", Actor.GATEWAY);
+        }
+        return true;
+    }
+
+    /** The payments of which a gateway said something odd, until a host has seen to them. */
+    public List<Payment> odd() {
+        return store.odd();
+    }
+
+    /** A host has seen to something odd. */
+    public void seenTo(Payment payment) {
+        transaction.executeWithoutResult(status -> store.odd(payment.id(), ""));
+    }
+
+    private void move(Payment payment, PaymentState to, String reason, Actor who) {
         store.move(payment.id(), to, reason == null ? "" : reason);
         events.publishEvent(new PaymentMoved(store.find(payment.id()).orElseThrow(), payment.state(), who));
     }
@@ -211,7 +272,7 @@ public class PaymentService {
     public void dropTransfers(long order) {
         store.ofOrder(order).stream()
                 .filter(p -> p.isTransfer() && p.state().isOpen())
-                .forEach(p -> move(p, PaymentState.EXPIRED, "paid in another way", "house"));
+                .forEach(p -> move(p, PaymentState.EXPIRED, "paid in another way", Actor.HOUSE));
     }
 
     /** Transfers that are waited for, the one that runs out first being the first. */
@@ -224,7 +285,7 @@ public class PaymentService {
      *
      * @return false where it has been taken in before
      */
-    public boolean received(Payment transfer, String host) {
+    public boolean received(Payment transfer, Actor host) {
         return Boolean.TRUE.equals(transaction.execute(status -> {
             Payment current = store.find(transfer.id()).orElseThrow();
             boolean waits = current.isTransfer() && current.state().allows(PaymentState.CAPTURED);

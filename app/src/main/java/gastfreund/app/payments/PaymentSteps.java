@@ -1,15 +1,20 @@
 package gastfreund.app.payments;
 
+import gastfreund.app.house.Actor;
 import gastfreund.app.house.Tokens;
+import gastfreund.app.rounds.Entry;
+import gastfreund.app.rounds.Kind;
+import gastfreund.app.rounds.Rounds;
 import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.orders.PaymentState;
 import java.time.Clock;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import java.util.Map;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -21,14 +26,10 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class PaymentSteps {
 
-    private static final Logger LOG = LoggerFactory.getLogger(PaymentSteps.class);
-
-    /** After so many tries in vain somebody is told. */
-    private static final int PATIENCE = 4;
-
     private final PaymentStore store;
     private final Gateways gateways;
     private final PrepaidService prepaid;
+    private final Rounds rounds;
     private final Tokens tokens;
     private final ApplicationEventPublisher events;
     private final TransactionTemplate transaction;
@@ -38,6 +39,7 @@ public class PaymentSteps {
             PaymentStore store,
             Gateways gateways,
             PrepaidService prepaid,
+            Rounds rounds,
             Tokens tokens,
             ApplicationEventPublisher events,
             TransactionTemplate transaction,
@@ -45,6 +47,7 @@ public class PaymentSteps {
         this.store = store;
         this.gateways = gateways;
         this.prepaid = prepaid;
+        this.rounds = rounds;
         this.tokens = tokens;
         this.events = events;
         this.transaction = transaction;
@@ -76,26 +79,36 @@ public class PaymentSteps {
     }
 
     /**
-     * Decides to give back an amount of what was paid for an order, from its payments in the order in which they came:
-     * first those through a gateway, then those from vouchers, then those that are handed back by hand.
+     * Decides to give back an amount of what was paid for a booking, or for a voucher or pass that was bought. It goes the
+     * way it came: through the gateways at most what they paid of it, then onto the vouchers what they paid of it, and by
+     * hand last ({@code docs/money.md}, "Vouchers and passes").
      *
+     * @param subject the booking, or what was bought
      * @return what goes back by itself; the rest is handed back by hand
      * @throws IllegalArgumentException where more is to go back than was paid
      */
-    public Money refundOrder(long order, Money amount, String why) {
+    public Money refund(long order, String subject, Money amount, String why) {
+        Map<String, Payment> payments = new LinkedHashMap<>();
+        store.ofOrder(order).stream().sorted(Comparator.comparing(PaymentSteps::turn)).forEach(p -> payments.put(p.id(), p));
+        Map<String, PaymentStore.Part> parts = new HashMap<>();
+        store.partsOf(subject).forEach(p -> parts.put(p.payment(), p));
         Money left = amount;
         Money through = Money.ZERO;
-        List<Payment> all = store.ofOrder(order);
-        for (Payment payment : all.stream().sorted(Comparator.comparing(PaymentSteps::turn)).toList()) {
-            Money part = left.atMost(refundable(payment));
-            if (part.isPositive()) {
-                if (payment.isByHand()) {
-                    account(payment, Step.Kind.REFUND, part);
-                } else {
-                    refund(payment, part, why);
-                    through = through.plus(part);
-                }
-                left = left.minus(part);
+        for (Payment payment : payments.values()) {
+            PaymentStore.Part part = parts.get(payment.id());
+            Money piece = part == null ? Money.ZERO : left.atMost(part.left()).atMost(refundable(payment));
+            if (piece.isPositive()) {
+                store.refundPart(part, piece);
+                through = through.plus(giveBack(payment, piece, why));
+                left = left.minus(piece);
+            }
+        }
+        // What was paid before it was written down which payment paid for what.
+        for (Payment payment : payments.values()) {
+            Money piece = left.atMost(unwritten(store.find(payment.id()).orElseThrow()));
+            if (piece.isPositive()) {
+                through = through.plus(giveBack(payment, piece, why));
+                left = left.minus(piece);
             }
         }
         if (left.isPositive()) {
@@ -104,24 +117,25 @@ public class PaymentSteps {
         return through;
     }
 
+    /** @return what of it goes back by itself */
+    private Money giveBack(Payment payment, Money amount, String why) {
+        Payment current = store.find(payment.id()).orElseThrow();
+        if (current.isByHand()) {
+            account(current, Step.Kind.REFUND, amount);
+            return Money.ZERO;
+        }
+        refund(current, amount, why);
+        return amount;
+    }
+
     /** Gateways give back first, then vouchers, then hands. */
     private static int turn(Payment payment) {
         return payment.isByHand() ? 2 : payment.isVoucher() ? 1 : 0;
     }
 
-    /** Puts an amount of what vouchers paid for an order back onto them. */
-    public void refundVouchers(long order, Money amount, String why) {
-        Money left = amount;
-        for (Payment payment : store.ofOrder(order).stream().filter(Payment::isVoucher).toList()) {
-            Money part = left.atMost(refundable(payment));
-            if (part.isPositive()) {
-                refund(payment, part, why);
-                left = left.minus(part);
-            }
-        }
-        if (left.isPositive()) {
-            throw new IllegalArgumentException("more is to go back than vouchers paid");
-        }
+    private Money unwritten(Payment payment) {
+        Money written = Money.sum(store.partsOfPayment(payment.id()).stream().map(PaymentStore.Part::left).toList());
+        return refundable(payment).minus(written).notBelowZero();
     }
 
     /**
@@ -155,26 +169,25 @@ public class PaymentSteps {
     }
 
     /** Carries out what was decided. */
-    void carryOutSteps() {
-        for (Step step : store.stepsToDo(clock.instant())) {
-            Payment payment = store.find(step.payment()).orElseThrow();
-            try {
-                String key = step.kind().code() + "-" + step.id();
-                Gateway gateway = gateways.byName(payment.gateway());
-                switch (step.kind()) {
-                    case CAPTURE -> gateway.capture(key, payment.reference(), step.amount());
-                    case RELEASE -> gateway.release(key, payment.reference(), step.amount());
-                    case REFUND -> gateway.refund(key, payment.reference(), step.amount());
-                }
-                transaction.executeWithoutResult(status -> carriedOut(step, "gateway"));
-            } catch (GatewayException e) {
-                LOG.warn("{} {} will be tried again: {}", step.kind().code(), step.id(), e.getMessage());
-                transaction.executeWithoutResult(status -> store.failed(step, clock.instant()));
-            }
-        }
+    void carryOut() {
+        rounds.each(Kind.STEP, store.stepsToDo(clock.instant()).stream()
+                .map(step -> new Entry(step.id(), () -> carryOut(step)))
+                .toList());
     }
 
-    private boolean carriedOut(Step step, String who) {
+    private void carryOut(Step step) {
+        Payment payment = store.find(step.payment()).orElseThrow();
+        String key = step.kind().code() + "-" + step.id();
+        Gateway gateway = gateways.byName(payment.gateway());
+        switch (step.kind()) {
+            case CAPTURE -> gateway.capture(key, payment.reference(), step.amount());
+            case RELEASE -> gateway.release(key, payment.reference(), step.amount());
+            case REFUND -> gateway.refund(key, payment.reference(), step.amount());
+        }
+        transaction.executeWithoutResult(status -> carriedOut(step, Actor.GATEWAY));
+    }
+
+    private boolean carriedOut(Step step, Actor who) {
         boolean done = store.done(step, clock.instant());
         if (done) {
             Payment before = store.find(step.payment()).orElseThrow();
@@ -192,18 +205,17 @@ public class PaymentSteps {
         store.amounts(payment.id(), captured, released, refunded, state);
     }
 
-    /** What a gateway has refused so often that somebody should look at it; it is still tried, with growing pauses. */
-    public List<Stuck> stuck() {
-        return store.stuck(PATIENCE);
-    }
-
     /** Refunds of transfers that the host has not yet sent. */
     public List<HandBack> toHandBack() {
         return store.toHandBack();
     }
 
-    /** Notes that the host has sent a refund; false where that was noted before. */
-    public boolean handedBack(String step, String host) {
-        return Boolean.TRUE.equals(transaction.execute(status -> store.step(step).map(s -> carriedOut(s, host)).orElse(false)));
+    /** Notes that the host has sent a refund of a transfer; false where that was noted before, or a gateway sends it. */
+    public boolean handedBack(String step, Actor host) {
+        return Boolean.TRUE.equals(transaction.execute(status -> store.step(step)
+                .filter(s -> s.kind() == Step.Kind.REFUND)
+                .filter(s -> store.find(s.payment()).orElseThrow().isTransfer())
+                .map(s -> carriedOut(s, host))
+                .orElse(false)));
     }
 }

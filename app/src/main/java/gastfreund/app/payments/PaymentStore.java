@@ -1,5 +1,8 @@
 package gastfreund.app.payments;
 
+import gastfreund.app.rounds.Attention;
+import gastfreund.app.rounds.Kind;
+import gastfreund.app.rounds.WorkStore;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.orders.PaymentState;
@@ -14,7 +17,7 @@ import org.springframework.stereotype.Repository;
 
 /** Keeps payments and what is to be done about them. */
 @Repository
-class PaymentStore {
+class PaymentStore implements Attention {
 
     private final JdbcClient jdbc;
 
@@ -103,15 +106,17 @@ class PaymentStore {
                 row.getString("prepaid"),
                 row.getString("pay_url"),
                 Instant.ofEpochSecond(row.getLong("created_at")),
-                answered ? Instant.ofEpochSecond(expires) : null);
+                answered ? Instant.ofEpochSecond(expires) : null,
+                row.getString("oddity"));
     }
 
-    List<Long> ordersPayingBalances() {
+    List<Long> ordersPayingBalances(Instant now) {
         return jdbc.sql(
                         """
                         SELECT DISTINCT order_id FROM payments
-                        WHERE booking IS NOT NULL AND state = 'created' AND reference IS NOT NULL
-                        """)
+                        WHERE booking IS NOT NULL AND state = 'created' AND reference IS NOT NULL AND\s"""
+                                + WorkStore.isReady(Kind.ASK, "order_id"))
+                .param("now", now.getEpochSecond())
                 .query(Long.class)
                 .list();
     }
@@ -145,19 +150,57 @@ class PaymentStore {
                 .list();
     }
 
-    /** Steps that were tried at least so often in vain, the oldest first. */
-    List<Stuck> stuck(int tries) {
-        return jdbc.sql(
+    /** Notes what a gateway said that is not what was asked for. */
+    void odd(String id, String oddity) {
+        jdbc.sql("UPDATE payments SET oddity = ? WHERE id = ?").params(oddity, id).update();
+    }
+
+    /** The payments of which a gateway said something odd that nobody has looked at. */
+    List<Payment> odd() {
+        return jdbc.sql("SELECT * FROM payments WHERE oddity <> '' ORDER BY created_at").query(PaymentStore::payment).list();
+    }
+
+    @Override
+    public int waiting() {
+        return jdbc.sql("SELECT count(*) FROM payments WHERE oddity <> ''").query(Integer.class).single();
+    }
+
+    /** Notes that a payment paid so much of something. */
+    void addPart(String payment, String subject, Money amount) {
+        jdbc.sql(
                         """
-                        SELECT s.kind, s.amount, s.tries, p.order_id
-                        FROM payment_steps s JOIN payments p ON p.id = s.payment
-                        WHERE s.done_at IS NULL AND s.tries >= ?
-                        ORDER BY s.rowid
+                        INSERT INTO payment_parts (payment, subject, amount) VALUES (?, ?, ?)
+                        ON CONFLICT (payment, subject) DO UPDATE SET amount = amount + excluded.amount
                         """)
-                .param(tries)
-                .query((row, n) -> new Stuck(
-                        row.getLong("order_id"), row.getString("kind"), Money.ofMinor(row.getLong("amount")), row.getInt("tries")))
+                .params(payment, subject, amount.minor())
+                .update();
+    }
+
+    /** What of a payment paid for something, and has not gone back. */
+    record Part(String payment, String subject, Money left) {}
+
+    /** What payments paid for a subject. */
+    List<Part> partsOf(String subject) {
+        return parts("subject", subject);
+    }
+
+    /** What a payment paid for. */
+    List<Part> partsOfPayment(String payment) {
+        return parts("payment", payment);
+    }
+
+    private List<Part> parts(String column, String value) {
+        return jdbc.sql("SELECT payment, subject, amount - refunded AS rest FROM payment_parts WHERE " + column + " = ?")
+                .param(value)
+                .query((row, n) -> new Part(
+                        row.getString("payment"), row.getString("subject"), Money.ofMinor(row.getLong("rest"))))
                 .list();
+    }
+
+    void refundPart(Part part, Money amount) {
+        jdbc.sql("UPDATE payment_parts SET refunded = refunded + ? WHERE payment = ? AND subject = ?")
+                .params(amount.minor(), part.payment(), part.subject())
+                .update();
     }
 
     Optional<Step> step(String id) {
@@ -186,15 +229,13 @@ class PaymentStore {
         return jdbc.sql(
                         """
                         SELECT * FROM payment_steps s
-                        WHERE done_at IS NULL AND next_try <= ?
+                        WHERE done_at IS NULL
                           AND NOT EXISTS (SELECT 1 FROM payments p
                                           WHERE p.id = s.payment AND p.gateway IN ('transfer', 'practice-transfer'))
                           AND NOT EXISTS (SELECT 1 FROM payment_steps e
                                           WHERE e.payment = s.payment AND e.done_at IS NULL AND e.rowid < s.rowid)
-                        ORDER BY s.rowid
-                        LIMIT 100
-                        """)
-                .param(now.getEpochSecond())
+                          AND\s""" + WorkStore.isReady(Kind.STEP, "s.id") + " ORDER BY s.rowid LIMIT 100")
+                .param("now", now.getEpochSecond())
                 .query(PaymentStore::step)
                 .list();
     }
@@ -215,13 +256,6 @@ class PaymentStore {
                 Step.Kind.valueOf(row.getString("kind").toUpperCase(Locale.ROOT)),
                 booking == null ? null : new BookingId(booking),
                 Money.ofMinor(row.getLong("amount")));
-    }
-
-    /** Notes that the gateway could not be asked; the pauses grow up to an hour. */
-    void failed(Step step, Instant now) {
-        jdbc.sql("UPDATE payment_steps SET tries = tries + 1, next_try = ? + min(3600, 3 << min(tries, 11)) WHERE id = ?")
-                .params(now.getEpochSecond(), step.id())
-                .update();
     }
 
     /** Notes that a step was carried out; false where it was noted before. */

@@ -43,7 +43,8 @@ final class TransferGateway implements Gateway {
                 PaymentState.CREATED,
                 "",
                 wish.returnTo(),
-                clock.instant().plus(within()).truncatedTo(ChronoUnit.SECONDS));
+                clock.instant().plus(within()).truncatedTo(ChronoUnit.SECONDS),
+                null);
     }
 
     /** The same for the same key; it tells two transfers for one order apart, and a slip of the pen from both. */
@@ -68,7 +69,7 @@ final class TransferGateway implements Gateway {
     /** Whoever transfers all the same finds the payment given up, and the money is taken in or goes back. */
     @Override
     public Told cancel(String key, String reference) {
-        return new Told(reference, PaymentState.EXPIRED, "", "", clock.instant());
+        return new Told(reference, PaymentState.EXPIRED, "", "", clock.instant(), null);
     }
 
     @Override

@@ -1,5 +1,7 @@
 package gastfreund.app.payments;
 
+import gastfreund.app.hosts.Needs;
+import gastfreund.app.hosts.Right;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -25,6 +27,7 @@ class WayDeskController {
         this.gateways = gateways;
     }
 
+    @Needs(Right.WAYS)
     @GetMapping
     String page(Model model) {
         return show(null, model);
@@ -42,6 +45,7 @@ class WayDeskController {
         return "payments/ways";
     }
 
+    @Needs(Right.WAYS)
     @PostMapping("/{kind}/{mode}")
     String keep(
             @PathVariable String kind,

@@ -44,6 +44,11 @@ public record Prepaid(
         }
     }
 
+    /** The code as it may stand on a page that others can see: only its end. */
+    public String masked() {
+        return "\u2026" + code.substring(Math.max(0, code.length() - 4));
+    }
+
     public boolean isVoucher() {
         return kind == Kind.VOUCHER;
     }

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Service;
 
 /**
@@ -24,6 +25,9 @@ public class PrepaidService {
     /** No letters and digits that are taken for one another. */
     private static final String LETTERS = "ABCDEFGHJKLMNPQRSTUVWXYZ23456789";
 
+    private static final int MOST_TYPED = 100;
+    private static final Pattern BETWEEN = Pattern.compile("[^A-Z0-9]++");
+    private static final Pattern GROUP = Pattern.compile(".{4}(?=.)");
     private static final int GROUPS = 3;
     private static final int LETTERS_OF_A_GROUP = 4;
 
@@ -42,11 +46,14 @@ public class PrepaidService {
 
     /** Finds one by its code, however it was typed: case and what stands between letters do not matter. */
     public Optional<Prepaid> byCode(String typed) {
-        String letters = typed.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "");
+        if (typed.length() > MOST_TYPED) {
+            return Optional.empty();
+        }
+        String letters = BETWEEN.matcher(typed.toUpperCase(Locale.ROOT)).replaceAll("");
         if (letters.length() != GROUPS * LETTERS_OF_A_GROUP) {
             return Optional.empty();
         }
-        return store.byCode(letters.replaceAll("(.{4})(?=.)", "$1-"));
+        return store.byCode(GROUP.matcher(letters).replaceAll("$0-"));
     }
 
     /** @throws java.util.NoSuchElementException where there is none */

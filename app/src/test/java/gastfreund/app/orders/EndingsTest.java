@@ -101,8 +101,10 @@ class EndingsTest extends OrdersTest {
         String basket = keep("glaze-call", "25", 1, entry.time().start());
         assertThat(order(basket, "Ada Kreuz", "ada@post.example")).contains("/bookings/");
         Order order = orders.newest(1).get(0);
+        assertThat(line(order).status()).as("first the mail is confirmed").isEqualTo(BookingStatus.HELD);
+        confirm(order.id());
         assertThat(line(order).status()).isEqualTo(BookingStatus.REQUESTED);
-        assertThat(letters(order)).containsExactly("request", "host-request");
+        assertThat(letters(order)).containsExactly("prove", "request", "host-request");
     }
 
     @Test
@@ -251,8 +253,8 @@ class EndingsTest extends OrdersTest {
         OrderLine before = line(order);
         String move = "/bookings/" + order.token() + "/lines/" + before.booking() + "/move";
         Answer.Entry other = openings.openings(gastfreund.core.openings.Query.of(
-                                before.offer(), java.time.LocalDate.now().plusDays(23),
-                                java.time.LocalDate.now().plusDays(30), clock.instant())
+                                before.offer(), today().plusDays(23),
+                                today().plusDays(30), clock.instant())
                         .withLength(before.length(), 1))
                 .entries()
                 .stream()
@@ -367,6 +369,7 @@ class EndingsTest extends OrdersTest {
         post(basket + "/lines/" + line + "/pay", Map.of("later", true));
         assertThat(order(basket, "Stella Arp", "stella@post.example")).contains("/bookings/");
         Order order = orders.newest(1).get(0);
+        confirm(order.id());
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
         assertThat(now(order).balance()).isEqualTo(Money.ofMinor(4200));
         assertThat(endings.paidOnTheSpot(order, line(order).booking(), Money.ofMinor(4201), line(order).paid(), HOST))

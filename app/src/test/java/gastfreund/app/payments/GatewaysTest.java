@@ -61,7 +61,8 @@ class GatewaysTest extends DemoHouseTest {
         assertThat(gateways.offered()).extracting(Gateway::name).containsExactly("card");
         assertThat(bought("TWICE", 15)).isEqualTo("card captured");
         long order = jdbc.sql("SELECT order_id FROM payments WHERE id = ?").param(before).query(Long.class).single();
-        transaction.executeWithoutResult(t -> steps.refundOrder(order, Money.ofMinor(100), ""));
+        String booking = jdbc.sql("SELECT booking FROM order_lines WHERE order_id = ?").param(order).query(String.class).single();
+        transaction.executeWithoutResult(t -> steps.refund(order, booking, Money.ofMinor(100), ""));
         await().untilAsserted(() -> assertThat(
                         jdbc.sql("SELECT refunded FROM payments WHERE id = ?").param(before).query(Long.class).single())
                 .isEqualTo(100));

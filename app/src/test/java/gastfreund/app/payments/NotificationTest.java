@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 class NotificationTest extends DemoHouseTest {
 
     private static final String BODY =
-            "{\"id\":\"pay_unknown\",\"state\":\"captured\",\"reason\":\"\",\"payUrl\":\"\",\"expiresAt\":\"2027-01-01T00:00:00Z\"}";
+            "{\"id\":\"pay_unknown\",\"state\":\"captured\",\"amount\":100,\"currency\":\"EUR\",\"reason\":\"\",\"payUrl\":\"http://localhost/pay/x\",\"expiresAt\":\"2027-01-01T00:00:00Z\"}";
 
     private int tell(String time, String signature, String body) {
         return send(HttpRequest.newBuilder(URI.create(address("/payments/practice-card/notifications")))

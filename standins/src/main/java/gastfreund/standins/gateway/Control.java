@@ -30,6 +30,28 @@ class Control {
         }
     }
 
+    /** What is wrong with the gateway's answers and notifications. */
+    enum Saying {
+        USUAL("nothing"),
+        NULL("the whole answer is null"),
+        NO_END("it does not say until when can be paid"),
+        FAR_END("payments can be made for a year"),
+        OTHER_AMOUNT("it speaks of another amount"),
+        OTHER_CURRENCY("it speaks of another currency"),
+        OTHER_HOST("its page is on somebody else's host"),
+        NONSENSE("no JSON at all");
+
+        private final String meaning;
+
+        Saying(String meaning) {
+            this.meaning = meaning;
+        }
+
+        public String meaning() {
+            return meaning;
+        }
+    }
+
     /** One notification that is to be sent: after a pause, of the new state or of the one before. */
     record Sending(Duration pause, boolean before) {}
 
@@ -40,11 +62,16 @@ class Control {
     private static final Duration SOON = Duration.ofMillis(400);
 
     private Telling telling = Telling.USUAL;
+    private Saying saying = Saying.USUAL;
     private String refusal = "";
     private final Map<String, Integer> down = new HashMap<>();
 
     synchronized Telling telling() {
         return telling;
+    }
+
+    synchronized Saying saying() {
+        return saying;
     }
 
     /** Why the bank refuses every card; empty: it does as the card says. */
@@ -61,8 +88,9 @@ class Control {
      * @param calls how many of the next calls fail, by their kind: {@code create}, {@code capture}, {@code void},
      *     {@code refund}, or {@code any}
      */
-    synchronized void set(Telling how, String why, Map<String, Integer> calls) {
+    synchronized void set(Telling how, Saying what, String why, Map<String, Integer> calls) {
         telling = how;
+        saying = what;
         refusal = why;
         down.clear();
         down.putAll(calls);

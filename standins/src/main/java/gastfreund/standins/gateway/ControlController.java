@@ -31,6 +31,8 @@ class ControlController {
     String page(Model model) {
         model.addAttribute("tellings", Control.Telling.values());
         model.addAttribute("telling", control.telling());
+        model.addAttribute("sayings", Control.Saying.values());
+        model.addAttribute("saying", control.saying());
         model.addAttribute("refusal", control.refusal());
         model.addAttribute("calls", CALLS.stream().map(c -> new Call(c, control.down(c))).toList());
         model.addAttribute("payments", payments.all().stream().map(p -> p.told("")).toList());
@@ -41,6 +43,7 @@ class ControlController {
     @PostMapping("/gateway/control")
     String set(
             @RequestParam(defaultValue = "USUAL") Control.Telling telling,
+            @RequestParam(defaultValue = "USUAL") Control.Saying saying,
             @RequestParam(defaultValue = "") String refusal,
             @RequestParam Map<String, String> said) {
         Map<String, Integer> down = new LinkedHashMap<>();
@@ -50,7 +53,7 @@ class ControlController {
                 down.put(call, Math.min(MOST_CALLS, Integer.parseInt(number)));
             }
         }
-        control.set(telling, refusal.strip(), down);
+        control.set(telling, saying, refusal.strip(), down);
         return "redirect:/gateway/control";
     }
 }

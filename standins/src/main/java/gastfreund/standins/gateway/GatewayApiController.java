@@ -4,6 +4,7 @@ import gastfreund.standins.StandinsSettings;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,7 +13,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
@@ -34,9 +34,11 @@ class GatewayApiController {
 
     private final Payments payments;
     private final Control control;
+    private final Answers answers;
     private final StandinsSettings settings;
 
-    GatewayApiController(Payments payments, Control control, StandinsSettings settings) {
+    GatewayApiController(Payments payments, Control control, Answers answers, StandinsSettings settings) {
+        this.answers = answers;
         this.control = control;
         this.payments = payments;
         this.settings = settings;
@@ -50,52 +52,51 @@ class GatewayApiController {
     }
 
     @PostMapping
-    @ResponseStatus(HttpStatus.CREATED)
-    Payment.Told create(
+    ResponseEntity<String> create(
             @RequestHeader("Authorization") String key,
             @RequestHeader("Idempotency-Key") String idempotencyKey,
             @RequestBody Payment.Asked asked) {
         String account = enter(key);
         control.admit("create");
-        return told(payments.create(account, idempotencyKey, asked));
+        return said(HttpStatus.CREATED, payments.create(account, idempotencyKey, asked));
     }
 
     @GetMapping("/{id}")
-    Payment.Told payment(@RequestHeader("Authorization") String key, @PathVariable String id) {
-        return told(find(enter(key), id));
+    ResponseEntity<String> payment(@RequestHeader("Authorization") String key, @PathVariable String id) {
+        return said(HttpStatus.OK, find(enter(key), id));
     }
 
     @PostMapping("/{id}/capture")
-    Payment.Told capture(
+    ResponseEntity<String> capture(
             @RequestHeader("Authorization") String key,
             @RequestHeader("Idempotency-Key") String idempotencyKey,
             @PathVariable String id,
             @RequestBody(required = false) Part part) {
         String account = enter(key);
         control.admit("capture");
-        return told(payments.capture(idempotencyKey, find(account, id), Part.of(part)));
+        return said(HttpStatus.OK, payments.capture(idempotencyKey, find(account, id), Part.of(part)));
     }
 
     @PostMapping("/{id}/void")
-    Payment.Told cancel(
+    ResponseEntity<String> cancel(
             @RequestHeader("Authorization") String key,
             @RequestHeader("Idempotency-Key") String idempotencyKey,
             @PathVariable String id,
             @RequestBody(required = false) Part part) {
         String account = enter(key);
         control.admit("void");
-        return told(payments.cancel(idempotencyKey, find(account, id), Part.of(part)));
+        return said(HttpStatus.OK, payments.cancel(idempotencyKey, find(account, id), Part.of(part)));
     }
 
     @PostMapping("/{id}/refund")
-    Payment.Told refund(
+    ResponseEntity<String> refund(
             @RequestHeader("Authorization") String key,
             @RequestHeader("Idempotency-Key") String idempotencyKey,
             @PathVariable String id,
             @RequestBody Refund refund) {
         String account = enter(key);
         control.admit("refund");
-        return told(payments.refund(idempotencyKey, find(account, id), refund.amount()));
+        return said(HttpStatus.OK, payments.refund(idempotencyKey, find(account, id), refund.amount()));
     }
 
     /** @return the key of the caller's account */
@@ -112,6 +113,10 @@ class GatewayApiController {
         return payments.byId(id)
                 .filter(p -> p.account.equals(account))
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    }
+
+    private ResponseEntity<String> said(HttpStatus status, Payment payment) {
+        return ResponseEntity.status(status).contentType(MediaType.APPLICATION_JSON).body(answers.written(told(payment)));
     }
 
     private static Payment.Told told(Payment payment) {

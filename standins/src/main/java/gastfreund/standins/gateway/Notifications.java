@@ -22,7 +22,6 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Tells a caller about its payment: signed, and again with growing pauses until it is taken. */
 @Component
@@ -36,19 +35,20 @@ class Notifications implements DisposableBean {
 
     private final Map<String, Integer> taken = new ConcurrentHashMap<>();
     private final StandinsSettings settings;
-    private final JsonMapper json;
-    private final Clock clock = Clock.systemUTC();
+    private final Answers answers;
+    private final Clock clock;
     private final HttpClient http = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
     private final ScheduledExecutorService executor = Executors.newScheduledThreadPool(2);
 
-    Notifications(StandinsSettings settings, JsonMapper json) {
+    Notifications(StandinsSettings settings, Answers answers, Clock clock) {
+        this.clock = clock;
         this.settings = settings;
-        this.json = json;
+        this.answers = answers;
     }
 
     /** Sends what is to be told, after a pause. */
     void send(Payment payment, Payment.Told told, Duration pause) {
-        later(new Telling(payment, json.writeValueAsString(told)), pause, 1);
+        later(new Telling(payment, answers.written(told)), pause, 1);
     }
 
     /** How many notifications about a payment were taken by the one they went to. */

@@ -26,13 +26,14 @@ class Payments {
     }
 
     private final StandinsSettings settings;
-    private final Clock clock = Clock.systemUTC();
+    private final Clock clock;
     private final SecureRandom random = new SecureRandom();
     private final Map<String, Payment> byId = new LinkedHashMap<>();
     private final Map<String, Payment> byToken = new HashMap<>();
     private final Map<String, Payment> answers = new HashMap<>();
 
-    Payments(StandinsSettings settings) {
+    Payments(StandinsSettings settings, Clock clock) {
+        this.clock = clock;
         this.settings = settings;
     }
 
