@@ -1,14 +1,21 @@
 package gastfreund.app;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaMethod;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.lang.reflect.Method;
 import org.junit.jupiter.api.Test;
+import org.springframework.core.annotation.AnnotatedElementUtils;
 import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The rules of docs/architecture.md for the application. */
@@ -38,7 +45,10 @@ class ArchitectureTest {
                         "gastfreund.app.messages..",
                         "gastfreund.app.calendars..",
                         "gastfreund.app.hosts..",
-                        "gastfreund.app.board..")
+                        "gastfreund.app.board..",
+                        "gastfreund.app.rounds..",
+                        "gastfreund.app.door..",
+                        "gastfreund.app.guests..")
                 .check(app);
     }
 
@@ -66,6 +76,32 @@ class ArchitectureTest {
                 .dependOnClassesThat()
                 .haveSimpleNameEndingWith("Store")
                 .check(app);
+    }
+
+    /** Closed by default: a handler of the desk that names no right fails the build, and one elsewhere cannot name any. */
+    @Test
+    void everyHandlerOfTheDeskNamesTheRightThatItNeeds() {
+        methods()
+                .that(areHandlersOf(true))
+                .should()
+                .beAnnotatedWith("gastfreund.app.hosts.Needs")
+                .orShould()
+                .beAnnotatedWith("gastfreund.app.hosts.BeforeSignIn")
+                .check(app);
+        noMethods().that(areHandlersOf(false)).should().beAnnotatedWith("gastfreund.app.hosts.Needs").check(app);
+    }
+
+    private static DescribedPredicate<JavaMethod> areHandlersOf(boolean desk) {
+        return DescribedPredicate.describe(desk ? "are handlers of the desk" : "are handlers for guests", method -> {
+            Method reflected = method.reflect();
+            RequestMapping own = AnnotatedElementUtils.findMergedAnnotation(reflected, RequestMapping.class);
+            if (own == null) {
+                return false;
+            }
+            RequestMapping above = AnnotatedElementUtils.findMergedAnnotation(reflected.getDeclaringClass(), RequestMapping.class);
+            String first = above != null && above.path().length > 0 ? above.path()[0] : own.path().length > 0 ? own.path()[0] : "";
+            return first.startsWith("/desk") == desk;
+        });
     }
 
     @Test

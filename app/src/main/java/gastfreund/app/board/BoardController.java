@@ -1,5 +1,7 @@
 package gastfreund.app.board;
 
+import gastfreund.app.hosts.Needs;
+import gastfreund.app.hosts.Right;
 import gastfreund.app.house.Formats;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderPages;
@@ -28,6 +30,7 @@ class BoardController {
         this.pages = pages;
     }
 
+    @Needs(Right.SEE)
     @GetMapping("/desk")
     String board(
             @RequestParam(required = false) String day, @RequestParam(required = false) String booking, Model model) {

@@ -1,24 +1,75 @@
 package gastfreund.app.hosts;
 
+import gastfreund.app.messages.Outbox;
+import gastfreund.app.rounds.Attention;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.List;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 
-/** Tells the desk's pages what the host who looks at them may do, so that they offer nothing else. */
+/** Tells the desk's pages what the host who looks at them may do, so that they offer nothing else, and what is wrong. */
 @ControllerAdvice
 class DeskAdvice {
 
-    /**
-     * What somebody may do; {@link Security} enforces it.
-     *
-     * @param money whether they may give money back, cancel, and say what came
-     * @param ways whether they may change how guests pay
-     */
-    public record May(boolean money, boolean ways) {}
+    /** What somebody may do; {@link DeskRights} enforces it. */
+    public record May(Role role) {
 
-    @ModelAttribute("may")
-    May may(HttpServletRequest request) {
-        boolean owner = request.isUserInRole("OWNER");
-        return new May(owner || request.isUserInRole("MANAGER"), owner);
+        private boolean may(Right right) {
+            return role != null && role.may(right);
+        }
+
+        public boolean answer() {
+            return may(Right.ANSWER);
+        }
+
+        public boolean move() {
+            return may(Right.MOVE);
+        }
+
+        public boolean takeMoney() {
+            return may(Right.TAKE_MONEY);
+        }
+
+        public boolean giveMoney() {
+            return may(Right.GIVE_MONEY);
+        }
+
+        public boolean settle() {
+            return may(Right.SETTLE);
+        }
+
+        public boolean ways() {
+            return may(Right.WAYS);
+        }
+
+        public boolean signIns() {
+            return may(Right.SIGN_INS);
+        }
+
+        public boolean guestData() {
+            return may(Right.GUEST_DATA);
+        }
+    }
+
+    private final Outbox outbox;
+    private final List<Attention> rooms;
+
+    DeskAdvice(Outbox outbox, List<Attention> rooms) {
+        this.outbox = outbox;
+        this.rooms = rooms;
+    }
+
+    @ModelAttribute
+    void add(HttpServletRequest request, Model model) {
+        if (request.getAttribute(DeskGate.HOST) instanceof Host host) {
+            model.addAttribute("may", new May(host.role()));
+            model.addAttribute("toSee", rooms.stream().mapToInt(Attention::waiting).sum());
+            if (!outbox.canSend()) {
+                model.addAttribute("lettersWaiting", outbox.waiting());
+            }
+        } else {
+            model.addAttribute("may", new May(null));
+        }
     }
 }

@@ -3,9 +3,9 @@ package gastfreund.app.hosts;
 import gastfreund.app.catalogue.CatalogueService;
 import java.time.Clock;
 import java.util.List;
-import java.util.Locale;
-import org.springframework.security.core.userdetails.User;
+import java.util.Optional;
 import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.userdetails.UserDetailsPasswordService;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -16,7 +16,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Knows who may sign in. */
 @Service
-public class HostService implements UserDetailsService {
+public class HostService implements UserDetailsService, UserDetailsPasswordService {
 
     private final HostStore store;
     private final CatalogueService catalogues;
@@ -33,10 +33,19 @@ public class HostService implements UserDetailsService {
     @Override
     public UserDetails loadUserByUsername(String email) {
         Host host = store.byEmail(email).orElseThrow(() -> new UsernameNotFoundException("unknown"));
-        return User.withUsername(host.email())
-                .password(host.password())
-                .roles(host.role().toUpperCase(Locale.ROOT))
-                .build();
+        return new SignedIn(host, clock.instant());
+    }
+
+    /** Keeps a password that has just been right in the way in which they are kept now. */
+    @Override
+    @Transactional
+    public UserDetails updatePassword(UserDetails user, String encoded) {
+        store.setPassword(user.getUsername(), encoded);
+        return loadUserByUsername(user.getUsername());
+    }
+
+    public Optional<Host> byEmail(String email) {
+        return store.byEmail(email);
     }
 
     /** Whether nobody can sign in yet. */
@@ -47,6 +56,11 @@ public class HostService implements UserDetailsService {
     /** Where messages to the house go. */
     public List<String> addresses() {
         return store.addresses();
+    }
+
+    /** What is noted of sign-ins, the newest first. */
+    List<SignIn> signIns(int most) {
+        return store.signIns(most);
     }
 
     /**
@@ -63,18 +77,40 @@ public class HostService implements UserDetailsService {
             ObjectNode file = JsonNodeFactory.instance.objectNode();
             file.put("format", "gastfreund-house/1");
             file.putObject("house")
-                    .put("name", form.houseName().trim())
+                    .put("name", form.houseName().strip())
                     .put("zone", form.zone())
                     .put("currency", form.currency());
             catalogues.open(file);
         }
-        add(form.email(), form.name(), form.password(), "owner");
+        add(form.email(), form.name(), form.password(), Role.OWNER);
         return true;
     }
 
     /** Lets somebody sign in. */
     @Transactional
-    public void add(String email, String name, String password, String role) {
+    public void add(String email, String name, String password, Role role) {
         store.insert(email, name, passwords.encode(password), role, clock.instant());
+    }
+
+    /**
+     * Changes a host's own password, and ends their other sessions.
+     *
+     * @return the host as they are now; empty where the old password is not right
+     */
+    @Transactional
+    public Optional<Host> changePassword(Host host, String old, String fresh) {
+        Host current = store.byEmail(host.email()).orElseThrow();
+        if (!passwords.matches(old, current.password())) {
+            return Optional.empty();
+        }
+        store.setPassword(current.email(), passwords.encode(fresh));
+        return Optional.of(endSessions(current));
+    }
+
+    /** Ends every session of a host; the one that asked for it goes on as the host's that is given back. */
+    @Transactional
+    public Host endSessions(Host host) {
+        store.raiseEpoch(host.email());
+        return store.byEmail(host.email()).orElseThrow();
     }
 }

@@ -1,12 +1,15 @@
 package gastfreund.app.hosts;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Keeps hosts. */
+/** Keeps hosts, and who signed in when. */
 @Repository
 class HostStore {
 
@@ -21,10 +24,20 @@ class HostStore {
     }
 
     Optional<Host> byEmail(String email) {
-        return jdbc.sql("SELECT id, email, name, password, role FROM hosts WHERE email = ?")
-                .param(email.trim())
-                .query(Host.class)
+        return jdbc.sql("SELECT id, email, name, password, role, epoch FROM hosts WHERE email = ?")
+                .param(email.strip())
+                .query(HostStore::host)
                 .optional();
+    }
+
+    private static Host host(ResultSet row, int number) throws SQLException {
+        return new Host(
+                row.getLong("id"),
+                row.getString("email"),
+                row.getString("name"),
+                row.getString("password"),
+                Role.ofCode(row.getString("role")),
+                row.getInt("epoch"));
     }
 
     List<String> addresses() {
@@ -33,9 +46,36 @@ class HostStore {
                 .list();
     }
 
-    void insert(String email, String name, String password, String role, Instant now) {
+    void insert(String email, String name, String password, Role role, Instant now) {
         jdbc.sql("INSERT INTO hosts (email, name, password, role, created_at) VALUES (?, ?, ?, ?, ?)")
-                .params(email.trim(), name.trim(), password, role, now.getEpochSecond())
+                .params(email.strip(), name.strip(), password, role.code(), now.getEpochSecond())
                 .update();
+    }
+
+    void setPassword(String email, String password) {
+        jdbc.sql("UPDATE hosts SET password = ? WHERE email = ?").params(password, email).update();
+    }
+
+    /** Ends every session that began before. */
+    void raiseEpoch(String email) {
+        jdbc.sql("UPDATE hosts SET epoch = epoch + 1 WHERE email = ?").param(email).update();
+    }
+
+    void note(SignIn signIn) {
+        jdbc.sql("INSERT INTO sign_ins (at, host, what, address) VALUES (?, ?, ?, ?)")
+                .params(signIn.at().getEpochSecond(), signIn.host(), signIn.what().code(), signIn.address())
+                .update();
+    }
+
+    /** What is noted of sign-ins, the newest first. */
+    List<SignIn> signIns(int most) {
+        return jdbc.sql("SELECT * FROM sign_ins ORDER BY id DESC LIMIT ?")
+                .param(most)
+                .query((row, n) -> new SignIn(
+                        Instant.ofEpochSecond(row.getLong("at")),
+                        row.getString("host"),
+                        SignIn.What.valueOf(row.getString("what").toUpperCase(Locale.ROOT)),
+                        row.getString("address")))
+                .list();
     }
 }

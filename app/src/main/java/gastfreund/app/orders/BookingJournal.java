@@ -1,5 +1,6 @@
 package gastfreund.app.orders;
 
+import gastfreund.app.house.Actor;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.BookingSteps;
 import java.time.Instant;
@@ -16,7 +17,7 @@ class BookingJournal {
     }
 
     /** @throws IllegalStateException where the core does not allow the step */
-    void move(Order order, OrderLine line, BookingStatus to, String who, String why, Instant now) {
+    void move(Order order, OrderLine line, BookingStatus to, Actor who, String why, Instant now) {
         if (!BookingSteps.allows(line.status(), to)) {
             throw new IllegalStateException("a booking cannot go from " + line.status() + " to " + to);
         }
@@ -25,7 +26,7 @@ class BookingJournal {
     }
 
     /** An order takes a step, unless it is there already. */
-    void moveOrder(Order order, OrderStatus to, String who, Instant now) {
+    void moveOrder(Order order, OrderStatus to, Actor who, Instant now) {
         if (order.status() != to) {
             store.moveOrder(order.id(), to);
             String number = Long.toString(order.number());
@@ -35,11 +36,18 @@ class BookingJournal {
     }
 
     /** Notes something about a booking that stays where it is. */
-    void note(Order order, OrderLine line, String who, String why, Instant now) {
+    void note(Order order, OrderLine line, Actor who, String why, Instant now) {
         note(order, line, line.status(), who, why, now);
     }
 
-    private void note(Order order, OrderLine line, BookingStatus to, String who, String why, Instant now) {
+    /** Notes something about an order that stays where it is. */
+    void noteOrder(Order order, Actor who, String why, Instant now) {
+        String status = order.status().code();
+        String number = Long.toString(order.number());
+        store.write(new JournalEntry(order.id(), "order", number, status, status, who, why, now), now);
+    }
+
+    private void note(Order order, OrderLine line, BookingStatus to, Actor who, String why, Instant now) {
         store.write(
                 new JournalEntry(
                         order.id(), "booking", line.booking().value(), line.status().code(), to.code(), who, why, now),

@@ -1,9 +1,13 @@
 package gastfreund.app.orders;
 
+import gastfreund.app.hosts.Needs;
+import gastfreund.app.hosts.Right;
+import gastfreund.app.house.Actor;
 import gastfreund.app.house.Formats;
+import gastfreund.app.house.Minor;
+import gastfreund.app.house.Written;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
-import java.security.Principal;
 import java.util.Optional;
 import java.util.function.Function;
 import org.springframework.http.HttpStatus;
@@ -21,6 +25,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @RequestMapping("/desk/orders/{number}/bookings/{booking}")
 class EndingDeskController {
 
+    private static final int MOST_REASON = 500;
+
     private final OrderService orders;
     private final Endings endings;
     private final Attendance attendance;
@@ -31,67 +37,76 @@ class EndingDeskController {
         this.endings = endings;
     }
 
+    @Needs(Right.ANSWER)
     @PostMapping("/accept")
-    String accept(@PathVariable long number, @PathVariable String booking, Principal host) {
-        return done(number, endings.accept(order(number), new BookingId(booking), host.getName()), "accepted");
+    String accept(@PathVariable long number, @PathVariable BookingId booking, Actor host) {
+        return done(number, endings.accept(order(number, booking), booking, host), "accepted");
     }
 
+    @Needs(Right.ANSWER)
     @PostMapping("/decline")
     String decline(
             @PathVariable long number,
-            @PathVariable String booking,
+            @PathVariable BookingId booking,
             @RequestParam(defaultValue = "") String why,
-            Principal host) {
-        return done(number, endings.decline(order(number), new BookingId(booking), why, host.getName()), "declined");
+            Actor host) {
+        return done(number, endings.decline(order(number, booking), booking, Written.line(why, MOST_REASON), host), "declined");
     }
 
+    @Needs(Right.GIVE_MONEY)
     @PostMapping("/missed")
-    String missed(@PathVariable long number, @PathVariable String booking, Principal host) {
-        return done(number, attendance.missed(order(number), new BookingId(booking), host.getName()), "missed");
+    String missed(@PathVariable long number, @PathVariable BookingId booking, Actor host) {
+        return done(number, attendance.missed(order(number, booking), booking, host), "missed");
     }
 
+    @Needs(Right.GIVE_MONEY)
     @PostMapping("/cancel")
     String cancel(
             @PathVariable long number,
-            @PathVariable String booking,
+            @PathVariable BookingId booking,
             @RequestParam(defaultValue = "") String amount,
             @RequestParam(defaultValue = "") String why,
             @RequestParam(defaultValue = "false") boolean tell,
-            @ModelAttribute("f") Formats f,
+            @ModelAttribute(name = "f", binding = false) Formats f,
             RedirectAttributes next,
-            Principal host) {
-        Typed typed = new Typed("cancelled", booking, amount, why, tell, "");
+            Actor host) {
+        Order order = order(number, booking);
+        Typed typed = new Typed("cancelled", booking.value(), amount, why, tell, "");
         return with(typed, f, number, next, refund -> endings.cancelByHost(
-                order(number), new BookingId(booking), refund, why, tell, host.getName()));
+                order, booking, refund, Written.line(why, MOST_REASON), tell, host));
     }
 
+    @Needs(Right.GIVE_MONEY)
     @PostMapping("/refund")
     String refund(
             @PathVariable long number,
-            @PathVariable String booking,
+            @PathVariable BookingId booking,
             @RequestParam(defaultValue = "") String amount,
-            @RequestParam long seen,
+            @RequestParam @Minor long seen,
             @RequestParam(defaultValue = "") String why,
-            @ModelAttribute("f") Formats f,
+            @ModelAttribute(name = "f", binding = false) Formats f,
             RedirectAttributes next,
-            Principal host) {
-        Typed typed = new Typed("refunded", booking, amount, why, true, "");
+            Actor host) {
+        Order order = order(number, booking);
+        Typed typed = new Typed("refunded", booking.value(), amount, why, true, "");
         return with(typed, f, number, next, refund -> endings.refund(
-                order(number), new BookingId(booking), refund, Money.ofMinor(seen), why, host.getName()));
+                order, booking, refund, Money.ofMinor(seen), Written.line(why, MOST_REASON), host));
     }
 
+    @Needs(Right.TAKE_MONEY)
     @PostMapping("/paid")
     String paid(
             @PathVariable long number,
-            @PathVariable String booking,
+            @PathVariable BookingId booking,
             @RequestParam(defaultValue = "") String amount,
-            @RequestParam long seen,
-            @ModelAttribute("f") Formats f,
+            @RequestParam @Minor long seen,
+            @ModelAttribute(name = "f", binding = false) Formats f,
             RedirectAttributes next,
-            Principal host) {
-        Typed typed = new Typed("paid", booking, amount, "", true, "");
+            Actor host) {
+        Order order = order(number, booking);
+        Typed typed = new Typed("paid", booking.value(), amount, "", true, "");
         return with(typed, f, number, next, money -> endings.paidOnTheSpot(
-                order(number), new BookingId(booking), money, Money.ofMinor(seen), host.getName()));
+                order, booking, money, Money.ofMinor(seen), host));
     }
 
     /** Does it; where it cannot be done, the page shows the form again as it was filled in. */
@@ -114,7 +129,10 @@ class EndingDeskController {
         return "redirect:/desk/orders/" + number + "?said=" + said;
     }
 
-    private Order order(long number) {
-        return orders.byNumber(number).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    /** @throws ResponseStatusException where there is no such order, or it has no such booking */
+    private Order order(long number, BookingId booking) {
+        return orders.byNumber(number)
+                .filter(order -> order.line(booking).isPresent())
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     }
 }

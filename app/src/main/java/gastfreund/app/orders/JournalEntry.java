@@ -1,5 +1,6 @@
 package gastfreund.app.orders;
 
+import gastfreund.app.house.Actor;
 import java.time.Instant;
 
 /**
@@ -10,4 +11,4 @@ import java.time.Instant;
  * @param who {@code guest}, {@code house} or {@code gateway}
  */
 public record JournalEntry(
-        long order, String about, String subject, String from, String to, String who, String why, Instant at) {}
+        long order, String about, String subject, String from, String to, Actor who, String why, Instant at) {}

@@ -1,8 +1,13 @@
 package gastfreund.app.orders;
 
+import gastfreund.app.hosts.Host;
+import gastfreund.app.hosts.Needs;
+import gastfreund.app.hosts.Right;
+import gastfreund.app.house.Minor;
+import gastfreund.app.house.Minute;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
-import java.security.Principal;
+import gastfreund.core.openings.BookingId;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -28,10 +33,11 @@ class MoveDeskController {
         this.pages = pages;
     }
 
+    @Needs(Right.MOVE)
     @GetMapping
     String times(
             @PathVariable long number,
-            @PathVariable String booking,
+            @PathVariable BookingId booking,
             @RequestParam(required = false) String day,
             @RequestParam(required = false) String from,
             @RequestParam(required = false) String fragment,
@@ -42,26 +48,31 @@ class MoveDeskController {
         return "panel".equals(fragment) ? "orders/desk-move :: panel" : "orders/desk-move";
     }
 
+    @Needs(Right.MOVE)
     @GetMapping("/to")
     String proposal(
-            @PathVariable long number, @PathVariable String booking, @RequestParam long start, Model model) {
+            @PathVariable long number, @PathVariable BookingId booking, @RequestParam @Minute long start, Model model) {
         return pages.proposal(order(number), booking, Audience.DESK, start, model)
                 ? "orders/desk-move-to"
                 : "redirect:/desk/orders/" + number + "/bookings/" + booking + "/move?gone";
     }
 
+    @Needs(Right.MOVE)
     @PostMapping
     String move(
             @PathVariable long number,
-            @PathVariable String booking,
-            @RequestParam long start,
-            @RequestParam long total,
+            @PathVariable BookingId booking,
+            @RequestParam @Minute long start,
+            @RequestParam @Minor long total,
             @RequestParam(defaultValue = "false") boolean keepPrice,
             @RequestParam(defaultValue = "false") boolean tell,
-            Principal host) {
+            Host host) {
         Order order = order(number);
-        Moves.Wish wish = new Moves.Wish(Audience.DESK, start, Money.ofMinor(total), keepPrice, tell, host.getName());
-        return moves.move(order, MovePages.line(order, booking).booking(), wish) == Endings.Outcome.DONE
+        OrderLine line = MovePages.line(order, booking);
+        // A lower price gives money back, or waives it: whoever may not do that moves at the price there was.
+        boolean kept = keepPrice || !host.may(Right.GIVE_MONEY) && total < line.total().minor();
+        Moves.Wish wish = new Moves.Wish(Audience.DESK, start, Money.ofMinor(total), kept, tell, host.actor());
+        return moves.move(order, line.booking(), wish) == Endings.Outcome.DONE
                 ? "redirect:/desk/orders/" + number + "?said=moved"
                 : "redirect:/desk/orders/" + number + "/bookings/" + booking + "/move?gone";
     }

@@ -1,10 +1,13 @@
 package gastfreund.app.orders;
 
+import gastfreund.app.hosts.Needs;
+import gastfreund.app.hosts.Right;
+import gastfreund.app.house.Actor;
 import gastfreund.app.house.Formats;
 import gastfreund.app.payments.PaymentService;
-import java.security.Principal;
 import java.util.List;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,6 +29,8 @@ class OrderDeskController {
     private final Waiting waiting;
     private final Attendance attendance;
     private final Documents documents;
+    private final BookingPage page;
+    private final DocumentFiles files;
 
     OrderDeskController(
             OrderService orders,
@@ -35,9 +40,13 @@ class OrderDeskController {
             Balances balances,
             Waiting waiting,
             Attendance attendance,
-            Documents documents) {
+            Documents documents,
+            BookingPage page,
+            DocumentFiles files) {
         this.attendance = attendance;
         this.documents = documents;
+        this.page = page;
+        this.files = files;
         this.endings = endings;
         this.balances = balances;
         this.waiting = waiting;
@@ -46,6 +55,7 @@ class OrderDeskController {
         this.payments = payments;
     }
 
+    @Needs(Right.SEE)
     @GetMapping("/desk/orders")
     String list(Model model) {
         model.addAttribute("asking", endings.asking());
@@ -56,9 +66,10 @@ class OrderDeskController {
         return "orders/desk-list";
     }
 
+    @Needs(Right.SEE)
     @GetMapping("/desk/orders/{number}")
     String order(@PathVariable long number, Model model) {
-        Order order = orders.byNumber(number).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        Order order = find(number);
         model.addAttribute("order", order);
         model.addAttribute("rows", pages.rows(order.lines(), (Formats) model.getAttribute("f")));
         model.addAttribute("goods", pages.goods(order));
@@ -74,18 +85,39 @@ class OrderDeskController {
         return "orders/desk-order";
     }
 
+    /** The guest's page as the desk sees it: without the guest's link, and with nothing to press. */
+    @Needs(Right.SEE)
+    @GetMapping("/desk/orders/{number}/page")
+    String guestsPage(@PathVariable long number, Model model) {
+        page.show(find(number), false, model);
+        model.addAttribute("asDesk", true);
+        return "orders/booking";
+    }
+
+    @Needs(Right.SEE)
+    @GetMapping("/desk/orders/{number}/documents/{document}.pdf")
+    ResponseEntity<byte[]> document(@PathVariable long number, @PathVariable long document) {
+        return files.of(find(number), document);
+    }
+
+    private Order find(long number) {
+        return orders.byNumber(number).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    }
+
     /** Calls an order off that waits for its money. */
+    @Needs(Right.GIVE_MONEY)
     @PostMapping("/desk/orders/{number}/release")
-    String callOff(@PathVariable long number, Principal host) {
-        Order order = orders.byNumber(number).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-        boolean done = waiting.callOff(order, host.getName()) == Endings.Outcome.DONE;
+    String callOff(@PathVariable long number, Actor host) {
+        Order order = find(number);
+        boolean done = waiting.callOff(order, host) == Endings.Outcome.DONE;
         return "redirect:/desk/orders/" + number + "?said=" + (done ? "called-off" : "changed");
     }
 
+    @Needs(Right.GIVE_MONEY)
     @PostMapping("/desk/orders/{number}/goods/{goods}/return")
-    String takeBack(@PathVariable long number, @PathVariable String goods, Principal host) {
-        Order order = orders.byNumber(number).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-        boolean done = endings.takeBack(order, goods, host.getName()) == Endings.Outcome.DONE;
+    String takeBack(@PathVariable long number, @PathVariable String goods, Actor host) {
+        Order order = find(number);
+        boolean done = endings.takeBack(order, goods, host) == Endings.Outcome.DONE;
         return "redirect:/desk/orders/" + number + "?said=" + (done ? "returned" : "changed");
     }
 }

@@ -3,78 +3,90 @@ package gastfreund.app.hosts;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.DemoHouseTest;
-import java.io.IOException;
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.URLEncoder;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
+import gastfreund.app.HostBrowser;
+import gastfreund.app.OwnHouse;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.http.HttpMethod;
+import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.context.ContextConfiguration;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
-/** What hosts of each role see and may do. */
+/** What hosts of each role see and may do: every handler of the desk, found from the application itself. */
+@DirtiesContext
+@ContextConfiguration(initializers = RolesTest.House.class)
 class RolesTest extends DemoHouseTest {
 
-    private static final String PASSWORD = "plenty of slip";
-    private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
+    static final class House extends OwnHouse {
 
-    private final HttpClient browser =
-            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+        @Override
+        protected Map<String, Object> settings() {
+            return Map.of("gastfreund.limits.sign-ins", 10_000);
+        }
+    }
+
+    private static final String PASSWORD = "plenty of slip";
+
+    /** A handler of the desk at one of its addresses. */
+    private record Door(HttpMethod method, String path, Right right) {}
 
     @Autowired
     private HostService hosts;
+
+    @Autowired
+    @Qualifier("requestMappingHandlerMapping")
+    private RequestMappingHandlerMapping mappings;
 
     @Autowired
     private TransactionTemplate transaction;
 
     @BeforeEach
     void add() {
-        for (String role : new String[] {"manager", "staff"}) {
-            hosts.add(role + "@quillmere.example", role, PASSWORD, role);
+        for (Role role : Role.values()) {
+            hosts.add(email(role), role.code(), PASSWORD, role);
         }
     }
 
-    /** The house is other tests' too, and they count its mail. */
     @AfterEach
     void remove() {
-        transaction.executeWithoutResult(s -> jdbc.sql("DELETE FROM hosts WHERE role <> 'owner'").update());
+        sql("DELETE FROM hosts WHERE email LIKE '%@roles.example'");
     }
 
-    private HttpResponse<String> ask(HttpRequest.Builder request) throws IOException, InterruptedException {
-        return browser.send(request.header("Accept", "text/html").build(), HttpResponse.BodyHandlers.ofString());
+    private void sql(String statement, Object... parameters) {
+        transaction.executeWithoutResult(s -> jdbc.sql(statement).params(parameters).update());
     }
 
-    private HttpResponse<String> page(String path) throws IOException, InterruptedException {
-        return ask(HttpRequest.newBuilder(URI.create(address(path))));
+    private static String email(Role role) {
+        return role.code() + "@roles.example";
     }
 
-    /** Sends a form with the token of a page. */
-    private int sent(String from, String to, String form) throws IOException, InterruptedException {
-        Matcher token = TOKEN.matcher(page(from).body());
-        assertThat(token.find()).isTrue();
-        String body = form + "&_csrf=" + URLEncoder.encode(token.group(1), StandardCharsets.UTF_8);
-        return ask(HttpRequest.newBuilder(URI.create(address(to)))
-                        .header("Content-Type", "application/x-www-form-urlencoded")
-                        .POST(HttpRequest.BodyPublishers.ofString(body)))
-                .statusCode();
+    private HostBrowser signedIn(Role role) {
+        HostBrowser browser = new HostBrowser(address(""), somebody());
+        assertThat(path(browser.signIn(email(role), PASSWORD))).startsWith("/desk").doesNotContain("wrong");
+        return browser;
     }
 
     private String order() {
-        String number = jdbc.sql("""
+        return "/desk/orders/" + jdbc.sql("""
                         SELECT o.number FROM orders o JOIN order_lines l ON l.order_id = o.id
                         JOIN bookings b ON b.id = l.booking
                         WHERE b.status = 'confirmed' AND l.paid > 0 ORDER BY b.start_at DESC LIMIT 1
                         """)
                 .query(String.class)
                 .single();
-        return "/desk/orders/" + number;
     }
 
     private String booking(String order) {
@@ -84,33 +96,145 @@ class RolesTest extends DemoHouseTest {
                 .single();
     }
 
-    private void signIn(String role) throws IOException, InterruptedException {
-        assertThat(sent("/desk/sign-in", "/desk/sign-in", "email=" + role + "@quillmere.example&password=" + PASSWORD.replace(' ', '+')))
-                .isEqualTo(302);
+    /** Every handler of the desk, with names of things that are not there. */
+    private List<Door> doors() {
+        List<Door> doors = new ArrayList<>();
+        mappings.getHandlerMethods().forEach((info, handler) -> {
+            for (String pattern : new TreeSet<>(info.getPatternValues())) {
+                if (pattern.startsWith("/desk")) {
+                    String path = pattern.replaceAll("\\{(?:number|document)}", "999999").replaceAll("\\{[^}]+}", "none");
+                    for (RequestMethod method : info.getMethodsCondition().getMethods()) {
+                        doors.add(new Door(HttpMethod.valueOf(method.name()), path, right(handler)));
+                    }
+                }
+            }
+        });
+        assertThat(doors).hasSizeGreaterThan(25);
+        return doors;
+    }
+
+    private static Right right(HandlerMethod handler) {
+        Needs needs = handler.getMethodAnnotation(Needs.class);
+        return needs == null ? null : needs.value();
+    }
+
+    private static HttpResponse<String> knock(HostBrowser browser, Door door) {
+        return door.method() == HttpMethod.GET ? browser.get(door.path()) : browser.post(door.path(), Map.of());
+    }
+
+    @ParameterizedTest
+    @EnumSource(Role.class)
+    void everyDoorOpensForTheRightThatItNamesAndForNoOther(Role role) {
+        HostBrowser browser = signedIn(role);
+        for (Door door : doors()) {
+            if (door.right() != null && !door.path().endsWith("/end-others")) {
+                HttpResponse<String> answer = knock(browser, door);
+                assertThat(answer.statusCode() == 403).as("%s as %s", door, role).isEqualTo(!role.may(door.right()));
+                assertThat(answer.statusCode()).as("%s as %s", door, role).isLessThan(500);
+            }
+        }
     }
 
     @Test
-    void staffMoveBookingsButGiveNoMoneyBack() throws Exception {
-        signIn("staff");
+    void whoIsSignedOutFindsEveryDoorShut() {
+        HostBrowser stranger = new HostBrowser(address(""), somebody());
+        stranger.get("/desk/sign-in");
+        for (Door door : doors()) {
+            if (door.right() != null) {
+                assertThat(path(knock(stranger, door))).as(door.toString()).isEqualTo("/desk/sign-in");
+                stranger.get("/desk/sign-in");
+            }
+        }
+    }
+
+    /** A session that was open when its host was removed is one no longer. */
+    @Test
+    void whoWasRemovedIsOutAtOnce() {
+        for (Door door : doors()) {
+            if (door.right() == Right.SEE || door.right() == Right.GIVE_MONEY) {
+                HostBrowser browser = signedIn(Role.MANAGER);
+                sql("DELETE FROM hosts WHERE email = ?", email(Role.MANAGER));
+                assertThat(path(knock(browser, door))).as(door.toString()).isEqualTo("/desk/sign-in?ended");
+                hosts.add(email(Role.MANAGER), "manager", PASSWORD, Role.MANAGER);
+            }
+        }
+    }
+
+    @Test
+    void whoMayDoLessByNowDoesLessAtOnce() {
+        HostBrowser browser = signedIn(Role.OWNER);
+        assertThat(browser.get("/desk/ways").statusCode()).isEqualTo(200);
+        sql("UPDATE hosts SET role = 'staff' WHERE email = ?", email(Role.OWNER));
+        for (Door door : doors()) {
+            if (door.right() != null && !Role.STAFF.may(door.right())) {
+                assertThat(knock(browser, door).statusCode()).as(door.toString()).isEqualTo(403);
+            }
+        }
+        assertThat(browser.get("/desk").body()).contains("Orders");
+    }
+
+    @Test
+    void staffMoveBookingsButGiveNoMoneyBack() {
+        HostBrowser staff = signedIn(Role.STAFF);
         String order = order();
-        assertThat(page(order).body())
+        assertThat(staff.get(order).body())
                 .contains("Move to another time")
                 .doesNotContain("Give money back", "Cancel the booking");
         String refund = order + "/bookings/" + booking(order) + "/refund";
-        assertThat(sent(order, refund, "amount=1&seen=0")).isEqualTo(403);
-        assertThat(sent(order, order + "/release", "x=")).isEqualTo(403);
-        assertThat(page("/desk/ways").statusCode()).isEqualTo(403);
-        assertThat(page("/desk/payments").body()).doesNotContain("/desk/ways");
+        assertThat(staff.post(refund, Map.of("amount", "1", "seen", 0)).statusCode()).isEqualTo(403);
+        assertThat(staff.get("/desk/payments").body()).doesNotContain("/desk/ways");
     }
 
+    /** Moving to a cheaper time gives money back: staff move at the price there was. */
     @Test
-    void managersGiveMoneyBackButDoNotChangeHowGuestsPay() throws Exception {
-        signIn("manager");
+    void staffMoveToACheaperTimeAtThePriceThereWas() {
+        String[] row = jdbc.sql("""
+                        SELECT o.number || ' ' || b.id || ' ' || b.start_at || ' ' || l.total FROM orders o
+                        JOIN order_lines l ON l.order_id = o.id JOIN bookings b ON b.id = l.booking
+                        WHERE b.status = 'confirmed' AND b.offer = 'wheel-hire' AND l.paid = l.total AND b.start_at > ?
+                        ORDER BY l.total DESC LIMIT 1
+                        """)
+                .param(clock.instant().getEpochSecond())
+                .query(String.class)
+                .single()
+                .split(" ");
+        // The booking cost more than anything costs now.
+        sql("UPDATE order_lines SET total = total + 5000, amount = amount + 5000, paid = paid + 5000 WHERE booking = ?", row[1]);
+        sql("UPDATE payment_parts SET amount = amount + 5000 WHERE subject = ?", row[1]);
+        sql("UPDATE payments SET amount = amount + 5000, captured = captured + 5000 WHERE booking = ?", row[1]);
+        HostBrowser staff = signedIn(Role.STAFF);
+        String move = "/desk/orders/" + row[0] + "/bookings/" + row[1] + "/move";
+        long start = opening("wheel-hire", "60", 1, 12).time().start();
+        String page = staff.get(move + "/to?start=" + start).body();
+        assertThat(page).contains("you may move bookings, but not give money back");
+        String shown = page.replaceAll("(?s).*name=\"total\" value=\"(\\d+)\".*", "$1");
+        assertThat(path(staff.post(move, Map.of("start", start, "total", shown, "keepPrice", false)))).endsWith("?said=moved");
+        assertThat(jdbc.sql("SELECT l.total - ? FROM order_lines l WHERE l.booking = ? AND l.paid = l.total")
+                        .params(row[3], row[1])
+                        .query(Long.class)
+                        .single())
+                .isEqualTo(5000);
+    }
+
+    /** The desk sees a guest's page as the desk: the guest's own link stands nowhere. */
+    @Test
+    void noPageOfTheDeskHoldsAGuestsLink() {
+        HostBrowser owner = signedIn(Role.OWNER);
         String order = order();
-        assertThat(page(order).body()).contains("Give money back", "Cancel the booking");
-        String refund = order + "/bookings/" + booking(order) + "/refund";
-        assertThat(sent(order, refund, "amount=a+lot&seen=0")).isEqualTo(302);
-        assertThat(page("/desk/ways").statusCode()).isEqualTo(403);
-        assertThat(page("/desk/payments").body()).doesNotContain("/desk/ways");
+        String token = jdbc.sql("SELECT token FROM orders WHERE number = ?")
+                .param(order.substring(order.lastIndexOf('/') + 1))
+                .query(String.class)
+                .single();
+        String guest = get("/bookings/" + token).body();
+        assertThat(guest).contains(token).contains("Cancel this booking");
+        for (String page : List.of(order, order + "/page", "/desk/orders", "/desk/payments",
+                "/desk?booking=" + booking(order), order + "/bookings/" + booking(order) + "/move")) {
+            HttpResponse<String> answer = owner.get(page);
+            assertThat(answer.statusCode()).as(page).isEqualTo(200);
+            assertThat(answer.body()).as(page).doesNotContain(token);
+        }
+        assertThat(owner.get(order + "/page").body())
+                .contains("This is what the guest sees")
+                .doesNotContain("Cancel this booking", "<form");
     }
 }

@@ -1,0 +1,25 @@
+package gastfreund.app.hosts;
+
+/** What somebody at the desk may do. Every handler of the desk names the one that it needs. */
+public enum Right {
+    /** Seeing the board, orders and who comes. */
+    SEE,
+    /** Saying yes or no to requests. */
+    ANSWER,
+    /** Moving bookings, at no lower price than they had. */
+    MOVE,
+    /** Noting money that was paid on the spot. */
+    TAKE_MONEY,
+    /** Giving money back: refunds, cancellations, cheaper moves, vouchers that are taken back. */
+    GIVE_MONEY,
+    /** Noting transfers that came or were sent, and seeing to what does not get through. */
+    SETTLE,
+    /** Changing how guests pay. */
+    WAYS,
+    /** Seeing who signed in, and who tried. */
+    SIGN_INS,
+    /** Taking a guest's data out, and forgetting them. */
+    GUEST_DATA,
+    /** One's own password and sessions. */
+    OWN_ACCOUNT
+}
