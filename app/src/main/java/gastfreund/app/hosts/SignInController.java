@@ -17,21 +17,28 @@ import org.springframework.web.bind.annotation.PostMapping;
 class SignInController {
 
     private final HostService hosts;
+    private final Passwords passwords;
+    private final FirstWord first;
 
-    SignInController(HostService hosts) {
+    SignInController(HostService hosts, Passwords passwords, FirstWord first) {
         this.hosts = hosts;
+        this.passwords = passwords;
+        this.first = first;
     }
 
+    @BeforeSignIn
     @GetMapping("/desk/sign-in")
     String signIn(HttpServletRequest request, Model model) {
         if (hosts.nobodyYet()) {
             return "redirect:/desk/welcome";
         }
         model.addAttribute("wrong", request.getParameter("wrong") != null);
+        model.addAttribute("ended", request.getParameter("ended") != null);
         model.addAttribute("signedOut", request.getParameter("signed-out") != null);
         return "hosts/sign-in";
     }
 
+    @BeforeSignIn
     @GetMapping("/desk/welcome")
     String welcome(Model model) {
         if (!hosts.nobodyYet()) {
@@ -41,10 +48,18 @@ class SignInController {
         return page(model);
     }
 
+    @BeforeSignIn
     @PostMapping("/desk/welcome")
     String makeFirst(@Valid @ModelAttribute("form") WelcomeForm form, BindingResult errors, Model model) {
         if (!hosts.nobodyYet()) {
             return "redirect:/desk";
+        }
+        String problem = passwords.problem(form.password(), form.name(), form.email(), form.houseName());
+        if (!problem.isEmpty() && !errors.hasFieldErrors("password")) {
+            errors.rejectValue("password", problem);
+        }
+        if (!first.is(form.word())) {
+            errors.rejectValue("word", "welcome.word.wrong");
         }
         if (errors.hasErrors()) {
             return page(model);

@@ -3,6 +3,7 @@ package gastfreund.app.hosts;
 import jakarta.validation.constraints.AssertTrue;
 import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.ZoneId;
 import java.util.Currency;
@@ -10,21 +11,32 @@ import java.util.Currency;
 /** What the first page asks for. */
 public record WelcomeForm(
         @NotBlank(message = "{welcome.houseName.missing}") @Size(max = 120) String houseName,
-        String zone,
-        String currency,
+        @NotNull @Size(max = 60) String zone,
+        @NotNull @Size(max = 3) String currency,
         @NotBlank(message = "{welcome.name.missing}") @Size(max = 120) String name,
-        @NotBlank(message = "{welcome.email.wrong}") @Email(message = "{welcome.email.wrong}") @Size(max = 254)
+        @NotBlank(message = "{welcome.email.wrong}") @Email(message = "{welcome.email.wrong}") @Size(max = 254, message = "{welcome.email.wrong}")
                 String email,
-        @NotBlank(message = "{welcome.password.short}") @Size(min = 12, max = 72, message = "{welcome.password.short}")
-                String password) {
+        @NotNull @Size(max = Passwords.MOST, message = "{password.length}") String password,
+        @NotNull @Size(max = 60, message = "{welcome.word.wrong}") String word) {
 
     static WelcomeForm empty() {
-        return new WelcomeForm("", "Europe/Berlin", "EUR", "", "", "");
+        return new WelcomeForm("", "Europe/Berlin", "EUR", "", "", "", "");
+    }
+
+    /** Fields that a form did not have are empty. */
+    public WelcomeForm {
+        houseName = houseName == null ? "" : houseName;
+        zone = zone == null ? "" : zone;
+        currency = currency == null ? "" : currency;
+        name = name == null ? "" : name;
+        email = email == null ? "" : email;
+        password = password == null ? "" : password;
+        word = word == null ? "" : word;
     }
 
     @AssertTrue(message = "{welcome.zone.unknown}")
     public boolean isZoneKnown() {
-        return zone != null && ZoneId.getAvailableZoneIds().contains(zone);
+        return ZoneId.getAvailableZoneIds().contains(zone);
     }
 
     @AssertTrue(message = "{welcome.currency.unknown}")

@@ -1,0 +1,33 @@
+package gastfreund.app.hosts;
+
+import java.nio.charset.StandardCharsets;
+import java.security.GeneralSecurityException;
+import java.security.MessageDigest;
+import java.util.Base64;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+
+/** BCrypt over a hash of the password: BCrypt alone looks at 72 bytes only, and people may write longer sentences. */
+final class LongPasswordEncoder implements PasswordEncoder {
+
+    private final BCryptPasswordEncoder bcrypt = new BCryptPasswordEncoder();
+
+    @Override
+    public String encode(CharSequence password) {
+        return bcrypt.encode(hashed(password));
+    }
+
+    @Override
+    public boolean matches(CharSequence password, String encoded) {
+        return bcrypt.matches(hashed(password), encoded);
+    }
+
+    private static String hashed(CharSequence password) {
+        try {
+            byte[] hash = MessageDigest.getInstance("SHA-256").digest(password.toString().getBytes(StandardCharsets.UTF_8));
+            return Base64.getEncoder().encodeToString(hash);
+        } catch (GeneralSecurityException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}
