@@ -1,6 +1,7 @@
 package gastfreund.app.hosts;
 
 import gastfreund.app.house.Settings;
+import gastfreund.app.house.Visitor;
 import io.github.bucket4j.Bucket;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -14,19 +15,19 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Bounds how often one address may sign in, check out, hold places or try codes. */
+/** Bounds how often one visitor may sign in, check out, hold places, try codes or tell of payments. */
 final class Limits extends OncePerRequestFilter {
 
     private record Limit(String what, int perMinute) {}
 
-    private static final int MOST_ADDRESSES = 20_000;
+    private static final int MOST_VISITORS = 20_000;
     private static final List<String> HOLDING = List.of("/bookings/", "/offers/", "/basket/", "/vouchers/");
 
     private final Settings.Limits limits;
     private final Map<String, Bucket> buckets = new LinkedHashMap<>(64, 0.75f, true) {
         @Override
         protected boolean removeEldestEntry(Map.Entry<String, Bucket> eldest) {
-            return size() > MOST_ADDRESSES;
+            return size() > MOST_VISITORS;
         }
     };
 
@@ -55,7 +56,13 @@ final class Limits extends OncePerRequestFilter {
         if (!request.getMethod().equals("POST")) {
             return Optional.empty();
         }
-        if (path.equals("/desk/sign-in") || path.equals("/desk/welcome")) {
+        if (path.startsWith("/basket/") && path.endsWith("/code")) {
+            return Optional.of(new Limit("codes", limits.codes()));
+        }
+        if (path.startsWith("/payments/")) {
+            return Optional.of(new Limit("notifications", limits.notifications()));
+        }
+        if (path.equals("/desk/sign-in") || path.equals("/desk/welcome") || path.equals("/desk/account/password")) {
             return Optional.of(new Limit("sign-ins", limits.signIns()));
         }
         if (path.endsWith("/checkout") || path.endsWith("/pay")) {
@@ -67,7 +74,7 @@ final class Limits extends OncePerRequestFilter {
     }
 
     private Bucket bucket(HttpServletRequest request, Limit limit) {
-        String key = limit.what() + " " + request.getRemoteAddr();
+        String key = limit.what() + " " + Visitor.of(request).network();
         synchronized (buckets) {
             return buckets.computeIfAbsent(key, k -> Bucket.builder()
                     .addLimit(b -> b.capacity(limit.perMinute()).refillGreedy(limit.perMinute(), Duration.ofMinutes(1)))

@@ -1,7 +1,13 @@
 package gastfreund.app.hosts;
 
+import gastfreund.app.house.Address;
+import gastfreund.app.house.Origins;
 import gastfreund.app.house.Settings;
-import gastfreund.app.payments.Gateways;
+import jakarta.servlet.Filter;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.util.Map;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -11,53 +17,73 @@ import org.springframework.security.config.annotation.web.configuration.EnableWe
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.header.HeaderWriterFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestMatcher;
 
-/** What keeps strangers out of the desk, and other websites out of both. */
+/** What keeps strangers out of the desk, and other websites out of both. What hosts may do, {@link DeskRights} says. */
 @Configuration
 @EnableWebSecurity
 class Security {
 
-    /** BCrypt, with its name before the hash, so that a better one can follow. */
+    private final Settings settings;
+    private final Address address;
+    private final Origins origins;
+
+    Security(Settings settings, Address address, Origins origins) {
+        this.settings = settings;
+        this.address = address;
+        this.origins = origins;
+    }
+
+    /** The way in which a password is kept stands before its hash, so that a better one can follow. */
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    static PasswordEncoder passwordEncoder() {
+        return new DelegatingPasswordEncoder(
+                "bcrypt-sha256",
+                Map.of("bcrypt-sha256", new LongPasswordEncoder(), "bcrypt", new BCryptPasswordEncoder()));
     }
 
     @Bean
     @Order(1)
-    SecurityFilterChain desk(HttpSecurity http, Settings settings, Gateways gateways) throws Exception {
-        guard(http, settings, gateways)
+    SecurityFilterChain desk(HttpSecurity http, HostService hosts, Slowing slowing, Clock clock) throws Exception {
+        RequestMatcher signIn = PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/desk/sign-in");
+        Filter slower = (request, response, chain) -> {
+            HttpServletRequest asked = (HttpServletRequest) request;
+            if (signIn.matches(asked)) {
+                slowing.filter(asked, (HttpServletResponse) response, chain);
+            } else {
+                chain.doFilter(request, response);
+            }
+        };
+        guard(http)
                 .securityMatcher("/desk", "/desk/**")
                 .authorizeHttpRequests(requests -> requests.requestMatchers("/desk/sign-in", "/desk/welcome")
                         .permitAll()
-                        .requestMatchers("/desk/ways", "/desk/ways/**")
-                        .hasRole("OWNER")
-                        .requestMatchers(HttpMethod.POST, "/desk/payments/**")
-                        .hasAnyRole("OWNER", "MANAGER")
-                        .requestMatchers(HttpMethod.POST, "/desk/orders/*/bookings/*/refund",
-                                "/desk/orders/*/bookings/*/cancel", "/desk/orders/*/bookings/*/missed", "/desk/orders/*/goods/*/return",
-                                "/desk/orders/*/release")
-                        .hasAnyRole("OWNER", "MANAGER")
                         .anyRequest()
-                        .hasAnyRole("OWNER", "MANAGER", "STAFF"))
+                        .authenticated())
                 .formLogin(form -> form.loginPage("/desk/sign-in")
                         .usernameParameter("email")
                         .defaultSuccessUrl("/desk")
                         .failureUrl("/desk/sign-in?wrong"))
-                .logout(out -> out.logoutUrl("/desk/sign-out").logoutSuccessUrl("/desk/sign-in?signed-out"));
+                .logout(out -> out.logoutUrl("/desk/sign-out").logoutSuccessUrl("/desk/sign-in?signed-out"))
+                .addFilterBefore(slower, UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(new DeskGate(hosts, clock), AuthorizationFilter.class);
         return http.build();
     }
 
     /** Guests' pages: no session, no cookie; who knows a basket's or a booking's token may see it. */
     @Bean
     @Order(2)
-    SecurityFilterChain front(HttpSecurity http, Settings settings, Gateways gateways) throws Exception {
-        guard(http, settings, gateways)
+    SecurityFilterChain front(HttpSecurity http) throws Exception {
+        guard(http)
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .csrf(AbstractHttpConfigurer::disable)
                 .requestCache(AbstractHttpConfigurer::disable)
@@ -65,11 +91,14 @@ class Security {
         return http.build();
     }
 
-    private static HttpSecurity guard(HttpSecurity http, Settings settings, Gateways gateways) throws Exception {
+    private HttpSecurity guard(HttpSecurity http) throws Exception {
         return http.headers(headers -> headers.frameOptions(HeadersConfigurer.FrameOptionsConfig::deny)
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
-                .addFilterBefore(new Nonce(gateways::origins), HeaderWriterFilter.class)
-                .addFilterAfter(new SameOrigin(), HeaderWriterFilter.class)
-                .addFilterAfter(new Limits(settings.limits()), SameOrigin.class);
+                .addFilterBefore(new Nonce(origins::origins), HeaderWriterFilter.class)
+                .addFilterBefore(new OwnHost(address.set()), HeaderWriterFilter.class)
+                .addFilterAfter(new Sizes(), HeaderWriterFilter.class)
+                .addFilterAfter(new SameOrigin(), Sizes.class)
+                .addFilterAfter(new Limits(settings.limits()), SameOrigin.class)
+                .addFilterAfter(new Robots(), Limits.class);
     }
 }

@@ -1,8 +1,6 @@
 package gastfreund.app.house;
 
 import com.zaxxer.hikari.HikariDataSource;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -29,15 +27,15 @@ class Database {
 
     @Bean
     @FlywayDataSource
-    HikariDataSource writer(Settings settings) throws IOException {
+    HikariDataSource writer(DataFolder folder) {
         SQLiteConfig config = config();
         config.setTransactionMode(SQLiteConfig.TransactionMode.IMMEDIATE);
-        return pool("writer", settings.folder(), config, 1);
+        return pool("writer", folder.database(), config, 1);
     }
 
     @Bean
-    HikariDataSource readers(Settings settings) throws IOException {
-        HikariDataSource pool = pool("readers", settings.folder(), config(), READERS);
+    HikariDataSource readers(DataFolder folder) {
+        HikariDataSource pool = pool("readers", folder.database(), config(), READERS);
         pool.setConnectionInitSql("PRAGMA query_only = true");
         return pool;
     }
@@ -63,12 +61,11 @@ class Database {
         return config;
     }
 
-    private static HikariDataSource pool(String name, Path home, SQLiteConfig sqlite, int size) throws IOException {
-        Files.createDirectories(home);
+    private static HikariDataSource pool(String name, Path file, SQLiteConfig sqlite, int size) {
         HikariDataSource pool = new HikariDataSource();
         pool.setPoolName(name);
         pool.setMaximumPoolSize(size);
-        pool.setJdbcUrl("jdbc:sqlite:" + home.resolve("house.sqlite"));
+        pool.setJdbcUrl("jdbc:sqlite:" + file);
         pool.setDataSourceProperties(sqlite.toProperties());
         return pool;
     }

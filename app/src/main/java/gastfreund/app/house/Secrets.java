@@ -5,8 +5,6 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.SecureRandom;
 import java.util.Arrays;
@@ -26,27 +24,29 @@ public class Secrets {
 
     private static final int KEY_BYTES = 32;
     private static final int NONCE_BYTES = 12;
+    private static final int MARK_BYTES = 12;
     private static final int TAG_BITS = 128;
 
     private final SecureRandom random = new SecureRandom();
     private final byte[] key;
 
-    Secrets(Settings settings) throws IOException {
-        key = keyIn(settings.folder());
+    Secrets(DataFolder folder) throws IOException {
+        key = keyIn(folder);
     }
 
-    private byte[] keyIn(Path folder) throws IOException {
-        Files.createDirectories(folder);
-        Path file = folder.resolve("secret.key");
-        if (!Files.exists(file)) {
+    private byte[] keyIn(DataFolder folder) throws IOException {
+        Path file = folder.key();
+        if (Files.notExists(file)) {
             byte[] made = new byte[KEY_BYTES];
             random.nextBytes(made);
-            Path fresh = Files.createTempFile(
-                    folder, "secret", ".new", PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
-            Files.writeString(fresh, Base64.getEncoder().encodeToString(made), StandardOpenOption.SYNC);
-            Files.move(fresh, file);
+            folder.write(file, Base64.getEncoder().encodeToString(made));
         }
-        byte[] read = Base64.getDecoder().decode(Files.readString(file).strip());
+        byte[] read;
+        try {
+            read = Base64.getDecoder().decode(Files.readString(file).strip());
+        } catch (IllegalArgumentException e) {
+            throw new IOException(file + " is not a key of this application", e);
+        }
         if (read.length != KEY_BYTES) {
             throw new IOException(file + " is not a key of this application");
         }
@@ -62,9 +62,17 @@ public class Secrets {
         return Base64.getEncoder().encodeToString(whole);
     }
 
+    /** A short mark of a text that tells two apart and gives nothing away. */
+    public String mark(String purpose, String text) {
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(Arrays.copyOf(seal(purpose, text), MARK_BYTES));
+    }
+
     /** @throws IllegalStateException where it was changed, or encrypted with another key */
     public String decrypt(String encrypted) {
         byte[] whole = Base64.getDecoder().decode(encrypted);
+        if (whole.length < NONCE_BYTES) {
+            throw new IllegalStateException("what is encrypted is too short");
+        }
         byte[] nonce = Arrays.copyOf(whole, NONCE_BYTES);
         byte[] hidden = Arrays.copyOfRange(whole, NONCE_BYTES, whole.length);
         return new String(crypt(Cipher.DECRYPT_MODE, nonce, hidden), StandardCharsets.UTF_8);

@@ -5,13 +5,13 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnMissingBean
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** The clock, which everything else is given. */
+/** The clock, which everything else is given; the demo's can show another day. */
 @Configuration
 class Time {
 
     @Bean
     @ConditionalOnMissingBean
-    Clock clock() {
-        return Clock.systemUTC();
+    Clock clock(Settings settings) {
+        return Clock.offset(Clock.systemUTC(), settings.aheadOf(Clock.systemUTC().instant()));
     }
 }

@@ -6,6 +6,7 @@ import gastfreund.app.DemoHouseTest;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -84,6 +85,29 @@ class SecurityTest extends DemoHouseTest {
         assertThat(code("203.0.113.13").statusCode()).isEqualTo(404);
     }
 
+    @Test
+    void codesCannotBeTriedInABasketEither() {
+        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 9).time().start());
+        for (int i = 0; i < 30; i++) {
+            assertThat(post(basket + "/code", Map.of("code", "GUESS" + i), FROM, "203.0.113.14").statusCode()).isEqualTo(302);
+        }
+        assertThat(post(basket + "/code", Map.of("code", "GUESS"), FROM, "203.0.113.14").statusCode()).isEqualTo(429);
+        assertThat(post(basket + "/%63ode", Map.of("code", "GUESS"), FROM, "203.0.113.14").statusCode()).isEqualTo(429);
+    }
+
+    @Test
+    void pagesWithATokenAreNotForSearchEnginesAndPagesAreSharedWithoutOne() {
+        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 10).time().start());
+        for (String page : List.of(basket, basket + "/checkout", "/bookings/none", "/codes/none", "/desk/sign-in", "/offers/clay-table?basket=x")) {
+            assertThat(get(page).headers().firstValue("X-Robots-Tag")).as(page).contains("noindex, nofollow");
+        }
+        assertThat(get("/offers/clay-table").headers().firstValue("X-Robots-Tag")).isEmpty();
+        String offer = get("/offers/clay-table?party=2&basket=" + basket.substring(8)).body();
+        assertThat(offer)
+                .contains("<link rel=\"canonical\" href=\"" + address("/offers/clay-table") + "\">")
+                .contains("<meta name=\"robots\" content=\"noindex\">");
+    }
+
     private HttpResponse<String> code(String from) {
         URI guess = URI.create(address("/codes/AAAA-BBBB-CCCC"));
         return send(HttpRequest.newBuilder(guess).header("X-Forwarded-For", from));
@@ -119,7 +143,7 @@ class SecurityTest extends DemoHouseTest {
     @Test
     void passwordsAreKeptHashed() {
         String kept = jdbc.sql("SELECT password FROM hosts").query(String.class).list().get(0);
-        assertThat(kept).startsWith("{bcrypt}").doesNotContain("clay");
+        assertThat(kept).startsWith("{bcrypt-sha256}").doesNotContain("clay");
     }
 
     @Test

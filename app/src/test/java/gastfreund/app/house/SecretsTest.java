@@ -7,7 +7,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
-import java.time.Duration;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -15,8 +14,7 @@ import org.junit.jupiter.api.io.TempDir;
 class SecretsTest {
 
     private static Secrets in(Path folder) throws IOException {
-        return new Secrets(new Settings(
-                folder.toString(), "", "", "", null, null, new Settings.Door(14, Duration.ZERO)));
+        return new Secrets(new DataFolder(folder));
     }
 
     @Test
@@ -29,10 +27,25 @@ class SecretsTest {
     }
 
     @Test
+    void theFolderIsItsOwnersAloneAndWhatWasOpenIsClosed(@TempDir Path folder) throws IOException {
+        Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwxr-xr-x"));
+        Path picture = Files.writeString(Files.createDirectories(folder.resolve("pictures")).resolve("pot.svg"), "<svg/>");
+        new DataFolder(folder);
+        assertThat(permissions(folder)).isEqualTo("rwx------");
+        assertThat(permissions(folder.resolve("pictures"))).isEqualTo("rwx------");
+        assertThat(permissions(picture)).isEqualTo("rw-------");
+        assertThat(permissions(folder.resolve("house.sqlite"))).isEqualTo("rw-------");
+    }
+
+    private static String permissions(Path path) throws IOException {
+        return PosixFilePermissions.toString(Files.getPosixFilePermissions(path));
+    }
+
+    @Test
     void anotherHouseOrAChangeIsNoticed(@TempDir Path folder, @TempDir Path other) throws IOException {
         String hidden = in(folder).encrypt("a key");
         assertThatThrownBy(() -> in(other).decrypt(hidden)).isInstanceOf(IllegalStateException.class);
-        String changed = (hidden.charAt(20) == 'A' ? 'B' : 'A') + hidden.substring(1);
+        String changed = (hidden.charAt(0) == 'A' ? 'B' : 'A') + hidden.substring(1);
         assertThatThrownBy(() -> in(folder).decrypt(changed)).isInstanceOf(IllegalStateException.class);
         assertThat(in(folder).seal("one", "text")).isNotEqualTo(in(folder).seal("another", "text"));
     }
