@@ -16,6 +16,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -23,6 +24,9 @@ import tools.jackson.databind.JsonNode;
  * is given, so that all problems of a file are found in one reading.
  */
 public final class Node {
+
+    private static final Pattern DECIMAL = Pattern.compile("-?\\d{1,6}+(?:\\.\\d{1,6}+)?+");
+    private static final Pattern TIME = Pattern.compile("[0-2][0-9]:[0-5][0-9]");
 
     private static final int FIRST_YEAR = 1900;
     private static final int LAST_YEAR = 2199;
@@ -233,7 +237,7 @@ public final class Node {
         Percent percent = json.isIntegralNumber()
                 ? Percent.of(number(-MOST_PERCENT, MOST_PERCENT))
                 : parsed("a whole number or a decimal text", Percent.ZERO, text -> {
-                    if (!text.matches("-?\\d{1,6}(\\.\\d{1,6})?")) {
+                    if (!DECIMAL.matcher(text).matches()) {
                         throw new IllegalArgumentException(text);
                     }
                     return Percent.of(text);
@@ -288,7 +292,7 @@ public final class Node {
     int timeOfDay(boolean endOfDayToo) {
         String what = endOfDayToo ? "a time from 00:00 to 24:00" : "a time from 00:00 to 23:59";
         return parsed(what, 0, text -> {
-            if (!text.matches("[0-2][0-9]:[0-5][0-9]")) {
+            if (!TIME.matcher(text).matches()) {
                 throw new DateTimeException(text);
             }
             int minutes = Integer.parseInt(text.substring(0, 2)) * 60 + Integer.parseInt(text.substring(3));

@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param placeNotes how to find a place
  * @param questions that offers ask at checkout
  * @param checkout what the house wants there
+ * @param keeping how long guests' data are kept
  * @param prepaidOffers the vouchers and passes that the house sells
  * @param promoCodes by {@link PromoCode#normal}
  * @param answerHours in how many hours a request is answered, or lapses
@@ -29,6 +30,7 @@ public record Catalogue(
         Map<PlaceId, String> placeNotes,
         Map<OfferId, List<Question>> questions,
         CheckoutRules checkout,
+        KeepRules keeping,
         List<PrepaidOffer> prepaidOffers,
         Map<String, PromoCode> promoCodes,
         int holdMinutes,

@@ -63,6 +63,7 @@ public class CatalogueService {
                 extras.placeNotes(),
                 extras.questions(),
                 extras.checkout(),
+                extras.keeping(),
                 extras.prepaidOffers(),
                 file.promoCodes(),
                 store.holdMinutes(),

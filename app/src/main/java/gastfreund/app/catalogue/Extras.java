@@ -20,6 +20,7 @@ record Extras(
         Map<PlaceId, String> placeNotes,
         Map<OfferId, List<Question>> questions,
         CheckoutRules checkout,
+        KeepRules keeping,
         List<PrepaidOffer> prepaidOffers) {
 
     /** Reads them; what is wrong is noted as problems of the file. */
@@ -48,6 +49,7 @@ record Extras(
                 Map.copyOf(notes),
                 Map.copyOf(questions),
                 CheckoutRules.of(house),
+                KeepRules.of(house),
                 PrepaidOffer.of(house, offers));
     }
 

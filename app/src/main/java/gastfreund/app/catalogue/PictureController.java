@@ -1,6 +1,6 @@
 package gastfreund.app.catalogue;
 
-import gastfreund.app.house.Settings;
+import gastfreund.app.house.DataFolder;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -21,8 +21,8 @@ class PictureController {
 
     private final Path folder;
 
-    PictureController(Settings settings) {
-        this.folder = settings.folder().resolve("pictures");
+    PictureController(DataFolder data) {
+        this.folder = data.pictures();
     }
 
     @GetMapping("/pictures/{name:[a-z0-9-]+\\.(?:svg|png|jpg|webp)}")

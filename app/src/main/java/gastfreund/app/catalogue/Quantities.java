@@ -7,12 +7,15 @@ import gastfreund.housefile.HouseFile;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Quantities of add-ons, as addresses ({@code clay:2}) and tables (a JSON object) write them. */
 public final class Quantities {
+
+    private static final Pattern NUMBER = Pattern.compile("\\d{1,6}+");
 
     private Quantities() {}
 
@@ -23,7 +26,7 @@ public final class Quantities {
             int colon = one.lastIndexOf(':');
             String id = colon < 0 ? one : one.substring(0, colon);
             String number = colon < 0 ? "1" : one.substring(colon + 1);
-            if (!id.isBlank() && number.matches("\\d{1,6}")) {
+            if (!id.isBlank() && NUMBER.matcher(number).matches()) {
                 offer.addOn(new AddOnId(id))
                         .ifPresent(a -> quantities.put(a.id(), Math.min(a.max(), Integer.parseInt(number))));
             }

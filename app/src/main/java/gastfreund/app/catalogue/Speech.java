@@ -1,6 +1,7 @@
 package gastfreund.app.catalogue;
 
 import gastfreund.app.house.Formats;
+import gastfreund.app.house.Languages;
 import java.util.Locale;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
@@ -16,6 +17,6 @@ public class Speech {
     }
 
     public Formats in(Locale locale, Catalogue catalogue) {
-        return new Formats(messages, locale, catalogue.zone(), catalogue.house().currency());
+        return new Formats(messages, Languages.spoken(locale), catalogue.zone(), catalogue.house().currency());
     }
 }

@@ -16,6 +16,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
 import org.springframework.context.MessageSource;
 
 /** How amounts, times and durations are said in one language, for one house; each page and letter has its own. */
@@ -24,10 +25,13 @@ public final class Formats {
     /** A dash at which no line breaks. */
     private static final String TO = "\u202f–\u2060\u202f";
 
-    /** Few, and dear to make. */
-    private static final Map<Pattern, DateTimeFormatter> PATTERNS = new ConcurrentHashMap<>();
+    /** Two languages with a few patterns each, and dear to make. */
+    private static final Map<DatePattern, DateTimeFormatter> PATTERNS = new ConcurrentHashMap<>();
 
-    private record Pattern(String pattern, Locale locale) {}
+    private static final int MOST_AMOUNT = 40;
+    private static final Pattern AMOUNT = Pattern.compile("\\d{1,9}+(?:\\.\\d{1,3}+)?+");
+
+    private record DatePattern(String pattern, Locale locale) {}
 
     private final MessageSource messages;
     private final Locale locale;
@@ -36,6 +40,7 @@ public final class Formats {
     private final NumberFormat wholeNumbers;
     private final NumberFormat numbers;
 
+    /** @param locale one of {@link Languages} */
     public Formats(MessageSource messages, Locale locale, HouseZone zone, Currency currency) {
         this.messages = messages;
         this.locale = locale;
@@ -103,9 +108,12 @@ public final class Formats {
 
     /** What somebody wrote as an amount, with a point or a comma; empty where it is none. */
     public Optional<Money> amount(String written) {
+        if (written.length() > MOST_AMOUNT) {
+            return Optional.empty();
+        }
         int digits = Math.max(0, currency.getDefaultFractionDigits());
         String plain = written.strip().replace(currency.getSymbol(locale), "").strip().replace(',', '.');
-        if (!plain.matches("\\d{1,9}(\\.\\d{1,3})?")) {
+        if (!AMOUNT.matcher(plain).matches()) {
             return Optional.empty();
         }
         BigDecimal minor = new BigDecimal(plain).movePointRight(digits).stripTrailingZeros();
@@ -195,6 +203,6 @@ public final class Formats {
 
     private DateTimeFormatter pattern(String pattern) {
         return PATTERNS.computeIfAbsent(
-                new Pattern(pattern, locale), p -> DateTimeFormatter.ofPattern(p.pattern(), p.locale()));
+                new DatePattern(pattern, locale), p -> DateTimeFormatter.ofPattern(p.pattern(), p.locale()));
     }
 }

@@ -3,8 +3,10 @@ package gastfreund.app.openings;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.CheckoutRules;
+import gastfreund.app.house.Address;
 import gastfreund.app.house.Formats;
 import gastfreund.app.house.Links;
+import gastfreund.app.house.Minute;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;
@@ -31,9 +33,16 @@ class FrontController {
     private final CatalogueService catalogues;
     private final OpeningsService openings;
     private final PanelService panels;
+    private final Address address;
     private final Clock clock;
 
-    FrontController(CatalogueService catalogues, OpeningsService openings, PanelService panels, Clock clock) {
+    FrontController(
+            CatalogueService catalogues,
+            OpeningsService openings,
+            PanelService panels,
+            Address address,
+            Clock clock) {
+        this.address = address;
         this.catalogues = catalogues;
         this.openings = openings;
         this.panels = panels;
@@ -50,6 +59,7 @@ class FrontController {
         List<Card> cards = catalogue.house().offers().stream()
                 .map(offer -> card(offer, catalogue, now))
                 .toList();
+        model.addAttribute("shareAs", address.of("/"));
         model.addAttribute("cards", cards);
         model.addAttribute("now", now);
         return "openings/house";
@@ -62,6 +72,7 @@ class FrontController {
                 .checkout()
                 .text(id)
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        model.addAttribute("shareAs", address.of("/texts/" + text.id()));
         model.addAttribute("text", text);
         return "openings/text";
     }
@@ -81,20 +92,21 @@ class FrontController {
     String offer(
             @PathVariable String id,
             @ModelAttribute Choice.Asked asked,
-            @RequestParam(required = false) Long gone,
+            @RequestParam(required = false) @Minute Long gone,
             @RequestParam(required = false) String why,
             @RequestParam(required = false) String fragment,
-            @ModelAttribute("links") Links links,
+            @ModelAttribute(name = "links", binding = false) Links links,
             Model model) {
         Catalogue catalogue = catalogues.catalogue();
         Offer offer = catalogue.offer(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         Choice choice = Choice.of(offer, asked);
         if (gone != null) {
             model.addAttribute("gone", gone);
-            model.addAttribute("goneWhy", "price".equals(why) ? "price" : "taken");
+            model.addAttribute("goneWhy", Panel.whyGone(why));
             model.addAttribute("nearest", panels.nearest(choice, gone));
         }
         model.addAttribute("offer", offer);
+        model.addAttribute("shareAs", address.of("/offers/" + offer.id()));
         model.addAttribute("story", catalogue.storyOf(offer));
         model.addAttribute("panel", panels.panel(choice, links.basket()));
         model.addAttribute("keepAddress", choice.keepAddress(links.basket()));

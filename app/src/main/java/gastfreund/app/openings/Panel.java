@@ -7,6 +7,7 @@ import gastfreund.core.offers.Place;
 import gastfreund.core.offers.Staff;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 
 /**
  * The booking panel of an offer's page. Every chip is a link to the same page with one thing changed, so that it works
@@ -75,6 +76,13 @@ public record Panel(
      * @param name {@code morning}, {@code afternoon} or {@code evening}
      */
     public record Part(String name, List<Slot> slots) {}
+
+    private static final Set<String> WHY = Set.of("price", "moment", "share");
+
+    /** The word of a message for why a place was not kept, from what an address says. */
+    public static String whyGone(String why) {
+        return why != null && WHY.contains(why) ? why : "taken";
+    }
 
     /** The first date of the ribbon. */
     public LocalDate first() {

@@ -1,9 +1,12 @@
 package gastfreund.app.orders;
 
+import gastfreund.app.house.Written;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.net.IDN;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -15,18 +18,18 @@ import java.util.stream.Stream;
  * @param notes what the guest wants the house to know
  */
 public record Contact(
-        @NotBlank(message = "{checkout.name.missing}") @Size(max = 120, message = "{checkout.name.long}") String name,
+        @NotBlank(message = "{checkout.name.missing}") @Size(max = 120, message = "{checkout.name.long}") @Named String name,
         @NotBlank(message = "{checkout.email.wrong}")
                 @Pattern(
-                        regexp = "(?=.{3,260}\\z)\\s*+" + ATOM + "(?:\\." + ATOM + ")*+@"
-                                + "(?:[\\p{L}\\p{N}-]{1,63}+\\.)+[\\p{L}]{2,63}+\\s*+",
+                        regexp = "\\s*+" + ATOM + "(?:\\." + ATOM + ")*+@(?:[\\p{L}\\p{N}-]{1,63}+\\.)++\\p{L}{2,63}+\\s*+",
                         message = "{checkout.email.wrong}")
                 @Size(max = 254, message = "{checkout.email.wrong}")
                 String email,
         @NotBlank(message = "{checkout.phone.wrong}")
-                @Pattern(regexp = "\\s*\\+?[0-9 ()/.-]{6,30}\\s*", message = "{checkout.phone.wrong}")
+                @Pattern(regexp = "\\s*+\\+?+[0-9 ()/.-]{6,30}+\\s*+", message = "{checkout.phone.wrong}")
+                @Size(max = 60, message = "{checkout.phone.wrong}")
                 String phone,
-        @Size(max = 160, message = "{checkout.company.long}") String company,
+        @Size(max = 160, message = "{checkout.company.long}") @Named String company,
         @Size(max = 400, message = "{checkout.address.long}") String address,
         @Size(max = 2000, message = "{checkout.notes.long}") String notes) {
 
@@ -35,6 +38,9 @@ public record Contact(
 
     /** Fields that a form did not have are empty. */
     public Contact {
+        name = name == null ? "" : name;
+        email = email == null ? "" : email;
+        phone = phone == null ? "" : phone;
         company = company == null ? "" : company;
         address = address == null ? "" : address;
         notes = notes == null ? "" : notes;
@@ -57,11 +63,29 @@ public record Contact(
     /** Without blanks at the ends, on one line where it is one, and with a domain that every mail server understands. */
     Contact trimmed() {
         return new Contact(
-                line(name), ascii(email.trim()), line(phone), line(company), address.trim(), notes.trim());
+                Written.line(name, 120), ascii(email.strip()), Written.line(phone, 60), Written.line(company, 160),
+                Written.text(address, 400), Written.text(notes, 2000));
     }
 
-    private static String line(String text) {
-        return text.replaceAll("[\\p{Cntrl}\\s]+", " ").trim();
+    /** The address for a link that opens a mail program: nothing in it can begin anything else than an address;
+     * empty where there is none. */
+    public String mailto() {
+        int at = email.lastIndexOf('@');
+        if (at < 0) {
+            return "";
+        }
+        return "mailto:" + encoded(email.substring(0, at)) + "@" + encoded(email.substring(at + 1));
+    }
+
+    /** The telephone for a link that calls it. */
+    public String tel() {
+        StringBuilder digits = new StringBuilder("tel:");
+        phone.chars().filter(c -> c >= '0' && c <= '9' || c == '+').forEach(c -> digits.append((char) c));
+        return digits.toString();
+    }
+
+    private static String encoded(String part) {
+        return URLEncoder.encode(part, StandardCharsets.UTF_8).replace("+", "%20");
     }
 
     private static String ascii(String email) {

@@ -29,9 +29,9 @@ public final class Questionnaire {
      */
     public record Field(String name, Question question, int person, List<String> given, String error) {
 
-        /** What is written; of several the first. */
+        /** What is written, with all its lines. */
         public String text() {
-            return given.isEmpty() ? "" : given.get(0);
+            return String.join("\n", given);
         }
 
         public boolean isWrong() {
