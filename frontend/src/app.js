@@ -3,6 +3,24 @@
 document.addEventListener('alpine:init', () => {
   const { Alpine } = window;
 
+  // The house's clock decides, not the visitor's: how far they are apart is known since the page came.
+  const clock = document.querySelector('meta[name="clock"]');
+  const ahead = clock ? Number(clock.content) * 1000 - Date.now() : 0;
+
+  // A number that, hashed with a page's seal, begins with enough zero bits (see Doorkeeper). Where the browser cannot hash,
+  // the slower path without a proof is taken.
+  async function proofOf(seal, bits) {
+    if (!window.crypto.subtle) return '';
+    const write = new TextEncoder();
+    for (let number = 0; ; number += 256) {
+      const hashes = await Promise.all(
+        Array.from({ length: 256 }, (_, i) => crypto.subtle.digest('SHA-256', write.encode(`${seal}:${number + i}`))),
+      );
+      const found = hashes.findIndex((hash) => new DataView(hash).getUint32(0) >>> (32 - bits) === 0);
+      if (found >= 0) return String(number + found);
+    }
+  }
+
   // The booking panel: whatever is changed in it is fetched alone, and the address follows.
   // A click that comes while another is on its way waits for it, and then means the link that stands in its place.
   Alpine.data('panel', () => ({
@@ -76,7 +94,7 @@ document.addEventListener('alpine:init', () => {
     },
 
     tick() {
-      const seconds = Number(this.$el.dataset.until) - Math.floor(Date.now() / 1000);
+      const seconds = Number(this.$el.dataset.until) - Math.floor((Date.now() + ahead) / 1000);
       if (seconds <= 0) {
         clearInterval(this.timer);
         this.left = '0:00';
@@ -92,26 +110,13 @@ document.addEventListener('alpine:init', () => {
     },
   }));
 
-  // The checkout works a little for its proof while the guest writes: a number that, hashed with the page's seal, begins
-  // with enough zero bits (see Doorkeeper). Where the browser cannot hash, the slower path without a proof is taken.
+  // The checkout works a little for its proof while the guest writes.
   Alpine.data('checkout', () => ({
     sent: false,
     proof: null,
 
     init() {
-      this.proof = this.find(this.$el.dataset.seal, Number(this.$el.dataset.bits));
-    },
-
-    async find(seal, bits) {
-      if (!window.crypto.subtle) return '';
-      const write = new TextEncoder();
-      for (let number = 0; ; number += 256) {
-        const hashes = await Promise.all(
-          Array.from({ length: 256 }, (_, i) => crypto.subtle.digest('SHA-256', write.encode(`${seal}:${number + i}`))),
-        );
-        const found = hashes.findIndex((hash) => new DataView(hash).getUint32(0) >>> (32 - bits) === 0);
-        if (found >= 0) return String(number + found);
-      }
+      this.proof = proofOf(this.$el.dataset.seal, Number(this.$el.dataset.bits));
     },
 
     async send(event) {
@@ -124,13 +129,23 @@ document.addEventListener('alpine:init', () => {
     },
   }));
 
-  // A form that is on its way is not sent twice, and says so.
+  // A form that is on its way is not sent twice, and says so. One that carries a seal works for its proof first.
   Alpine.data('once', () => ({
     sent: false,
 
-    send(event) {
-      if (this.sent) event.preventDefault();
+    async send(event) {
+      if (this.sent) {
+        event.preventDefault();
+        return;
+      }
       this.sent = true;
+      const form = event.target;
+      const seal = form.elements.namedItem('seal');
+      if (!seal || !seal.dataset.bits) return;
+      event.preventDefault();
+      form.setAttribute('aria-busy', 'true');
+      form.elements.namedItem('proof').value = await proofOf(seal.value, Number(seal.dataset.bits));
+      form.submit();
     },
   }));
 

@@ -1,20 +1,31 @@
 package gastfreund.app.baskets;
 
+import gastfreund.app.door.Doorkeeper;
 import gastfreund.app.house.Links;
+import gastfreund.app.house.Visitor;
+import gastfreund.app.house.VisitorMarks;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.HttpStatus;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.HandlerMapping;
 
-/** Gives every guest's page its links, and the note about the basket in its head. */
+/**
+ * Gives every guest's page its links, and the note about the basket in its head. A basket that a path names is looked up
+ * before anything else of the request is looked at.
+ */
 @ControllerAdvice
 class BasketAdvice {
+
+    private static final int MOST_TOKEN = 40;
+    private static final int MOST_SEAL = 120;
 
     /**
      * What the head of a page says of the basket.
@@ -24,11 +35,24 @@ class BasketAdvice {
      */
     record Note(int places, Instant until) {}
 
+    /**
+     * What a form that keeps one more place carries.
+     *
+     * @param bits how many zero bits its proof begins with
+     */
+    record Door(String seal, int bits) {}
+
     private final BasketService baskets;
+    private final Holds holds;
+    private final Doorkeeper doorkeeper;
+    private final VisitorMarks marks;
     private final Clock clock;
 
-    BasketAdvice(BasketService baskets, Clock clock) {
+    BasketAdvice(BasketService baskets, Holds holds, Doorkeeper doorkeeper, VisitorMarks marks, Clock clock) {
         this.baskets = baskets;
+        this.holds = holds;
+        this.doorkeeper = doorkeeper;
+        this.marks = marks;
         this.clock = clock;
     }
 
@@ -36,10 +60,45 @@ class BasketAdvice {
     void addBasket(Model model, HttpServletRequest request) {
         Instant now = clock.instant();
         model.addAttribute("now", now);
-        Optional<String> basket = token(request).filter(baskets::exists);
+        Optional<String> inPath = inPath(request);
+        if (inPath.isPresent() && !isBasket(inPath.get())) {
+            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
+        }
+        Optional<String> basket = inPath.or(() -> Optional.ofNullable(field(request, "basket")).filter(this::isBasket));
         model.addAttribute("links", new Links(basket.orElse(null)));
         basket.map(b -> baskets.lines(b).stream().filter(l -> l.isHeld(now)).toList())
                 .ifPresent(held -> model.addAttribute("basketNote", note(held)));
+        door(request).ifPresent(door -> model.addAttribute("keepDoor", door));
+    }
+
+    /** Whoever keeps a place already, or is asked for a moment, gets what a form for one more carries. */
+    private Optional<Door> door(HttpServletRequest request) {
+        if (!request.getMethod().equals("GET")) {
+            return Optional.empty();
+        }
+        String visitor = marks.of(Visitor.of(request));
+        int kept = holds.countKept(visitor);
+        if (kept == 0 && !"moment".equals(field(request, "why"))) {
+            return Optional.empty();
+        }
+        String sealed = field(request, "sealed");
+        String seal = sealed != null && sealed.length() <= MOST_SEAL && !sealed.isBlank()
+                ? sealed
+                : doorkeeper.seal(Doorkeeper.Purpose.KEEP, visitor);
+        return Optional.of(new Door(seal, doorkeeper.bitsBeside(kept)));
+    }
+
+    /** A field of the address; null where there is none, or the page of an error is shown because fields cannot be read. */
+    private static String field(HttpServletRequest request, String name) {
+        try {
+            return request.getParameter(name);
+        } catch (IllegalStateException e) {
+            return null;
+        }
+    }
+
+    private boolean isBasket(String token) {
+        return token.length() <= MOST_TOKEN && baskets.exists(token);
     }
 
     private static Note note(List<BasketLine> held) {
@@ -47,9 +106,9 @@ class BasketAdvice {
         return new Note(held.size(), until);
     }
 
-    private static Optional<String> token(HttpServletRequest request) {
+    private static Optional<String> inPath(HttpServletRequest request) {
         Object variables = request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
-        Object inPath = variables instanceof Map<?, ?> map ? map.get("basket") : null;
-        return Optional.ofNullable(inPath == null ? request.getParameter("basket") : inPath.toString());
+        Object basket = variables instanceof Map<?, ?> map ? map.get("basket") : null;
+        return Optional.ofNullable(basket).map(Object::toString);
     }
 }

@@ -6,6 +6,10 @@ import gastfreund.app.catalogue.Quantities;
 import gastfreund.app.house.Address;
 import gastfreund.app.house.Code;
 import gastfreund.app.house.Links;
+import gastfreund.app.house.Minor;
+import gastfreund.app.house.Minute;
+import gastfreund.app.house.Visitor;
+import gastfreund.app.house.VisitorMarks;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.Panel;
 import gastfreund.app.openings.PanelService;
@@ -35,8 +39,6 @@ import org.springframework.web.server.ResponseStatusException;
 @Controller
 class BasketController {
 
-    private static final int MOST_CODE = 60;
-
     /**
      * A line as the page shows it.
      *
@@ -62,16 +64,26 @@ class BasketController {
             String another) {}
 
     private final BasketService baskets;
+    private final Holds holds;
     private final CatalogueService catalogues;
     private final PanelService panels;
     private final Address address;
+    private final VisitorMarks marks;
     private final Clock clock;
 
     BasketController(
-            BasketService baskets, CatalogueService catalogues, PanelService panels, Address address, Clock clock) {
+            BasketService baskets,
+            Holds holds,
+            CatalogueService catalogues,
+            PanelService panels,
+            Address address,
+            VisitorMarks marks,
+            Clock clock) {
+        this.marks = marks;
         this.panels = panels;
         this.address = address;
         this.baskets = baskets;
+        this.holds = holds;
         this.catalogues = catalogues;
         this.clock = clock;
     }
@@ -80,26 +92,37 @@ class BasketController {
     String keep(
             @PathVariable String id,
             @ModelAttribute Choice.Asked asked,
-            @RequestParam long start,
-            @RequestParam(required = false) Long price,
-            @RequestParam(required = false) String replaces,
-            @ModelAttribute("links") Links links) {
+            @RequestParam @Minute long start,
+            @RequestParam(required = false) @Minor Long price,
+            @RequestParam(required = false) BookingId replaces,
+            @RequestParam(defaultValue = "") String seal,
+            @RequestParam(defaultValue = "") String proof,
+            @ModelAttribute(name = "links", binding = false) Links links,
+            Visitor visitor) {
         Offer offer = catalogues.catalogue()
                 .offer(id)
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         Choice choice = Choice.of(offer, asked);
-        Kept kept = baskets.keep(links.basket(), new KeepRequest(choice, start, price));
+        KeepRequest request = new KeepRequest(choice, start, price, marks.of(visitor), seal, proof);
+        Kept kept = holds.keep(links.basket(), request);
         if (kept instanceof Kept.Held held) {
             if (replaces != null && links.basket() != null) {
-                baskets.release(links.basket(), new BookingId(replaces));
+                baskets.release(links.basket(), replaces);
             }
             return "redirect:" + afterKeeping(new Links(held.basket()));
         }
         if (kept instanceof Kept.TooMany full) {
             return "redirect:" + new Links(full.basket()).basketPage() + "?full";
         }
-        String why = kept instanceof Kept.Dearer ? "&why=price" : "";
-        return "redirect:" + choice.address(links.basket()) + "&gone=" + start + why;
+        return "redirect:" + choice.address(links.basket()) + "&gone=" + start + why(kept);
+    }
+
+    /** Why a place was not kept, for the address of the page that says it. */
+    static String why(Kept kept) {
+        if (kept instanceof Kept.NotYet notYet) {
+            return "&why=moment" + (notYet.seal().isEmpty() ? "" : "&sealed=" + notYet.seal());
+        }
+        return kept instanceof Kept.Dearer ? "&why=price" : kept instanceof Kept.TooMuch ? "&why=share" : "";
     }
 
     /** A single booking goes straight to checkout where the house wants it so. */
@@ -110,7 +133,7 @@ class BasketController {
 
     @GetMapping("/basket/{basket}")
     String basket(
-            @RequestParam(required = false) String changed, @ModelAttribute("links") Links links, Model model) {
+            @RequestParam(required = false) String changed, @ModelAttribute(name = "links", binding = false) Links links, Model model) {
         model.addAttribute("changed", changed);
         String token = known(links);
         Catalogue catalogue = catalogues.catalogue();
@@ -150,14 +173,14 @@ class BasketController {
     }
 
     @PostMapping("/basket/{basket}/code")
-    String code(@RequestParam String code, @ModelAttribute("links") Links links) {
-        baskets.enterCode(known(links), code.length() > MOST_CODE ? code.substring(0, MOST_CODE) : code);
+    String code(@RequestParam String code, @ModelAttribute(name = "links", binding = false) Links links) {
+        baskets.enterCode(known(links), code);
         return "redirect:" + links.basketPage() + "#sum";
     }
 
     /** The basket's address as a code, so that a telephone can go on where a computer began. */
     @GetMapping("/basket/{basket}/code.svg")
-    ResponseEntity<String> picture(@ModelAttribute("links") Links links) {
+    ResponseEntity<String> picture(@ModelAttribute(name = "links", binding = false) Links links) {
         return ResponseEntity.ok()
                 .contentType(MediaType.valueOf("image/svg+xml"))
                 .body(Code.of(address.of("/basket/" + known(links))).svg());

@@ -23,6 +23,8 @@ import java.util.Map;
  * @param pay where the offer leaves the choice, when the guest pays
  * @param heldSince the instant with which the line is priced
  * @param expires when the place goes back (exclusive)
+ * @param firstHeld when the hold first began
+ * @param renewals how often its time began anew since
  */
 public record BasketLine(
         BookingId id,
@@ -36,7 +38,9 @@ public record BasketLine(
         List<StaffId> staff,
         Quote.Pay pay,
         Instant heldSince,
-        Instant expires) {
+        Instant expires,
+        Instant firstHeld,
+        int renewals) {
 
     /** The line as a booking that is to be changed. */
     Choice.Moving changing(Links links) {

@@ -2,7 +2,12 @@ package gastfreund.app.baskets;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.house.Links;
+import gastfreund.app.house.Minor;
+import gastfreund.app.house.Minute;
+import gastfreund.app.house.Visitor;
+import gastfreund.app.house.VisitorMarks;
 import gastfreund.app.openings.Choice;
+import gastfreund.app.openings.Panel;
 import gastfreund.app.openings.PanelService;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.orders.Quote;
@@ -23,11 +28,20 @@ import org.springframework.web.server.ResponseStatusException;
 class BasketLineController {
 
     private final BasketService baskets;
+    private final Holds holds;
     private final CatalogueService catalogues;
     private final PanelService panels;
+    private final VisitorMarks marks;
 
-    BasketLineController(BasketService baskets, CatalogueService catalogues, PanelService panels) {
+    BasketLineController(
+            BasketService baskets,
+            Holds holds,
+            CatalogueService catalogues,
+            PanelService panels,
+            VisitorMarks marks) {
+        this.marks = marks;
         this.baskets = baskets;
+        this.holds = holds;
         this.catalogues = catalogues;
         this.panels = panels;
     }
@@ -35,12 +49,12 @@ class BasketLineController {
     /** The line's offer with all that can be chosen, as it would be changed. */
     @GetMapping("/change")
     String times(
-            @PathVariable String line,
+            @PathVariable BookingId line,
             @ModelAttribute Choice.Asked asked,
-            @RequestParam(required = false) Long gone,
+            @RequestParam(required = false) @Minute Long gone,
             @RequestParam(required = false) String why,
             @RequestParam(required = false) String fragment,
-            @ModelAttribute("links") Links links,
+            @ModelAttribute(name = "links", binding = false) Links links,
             Model model) {
         BasketLine current = line(links, line);
         Choice choice = choice(links, current, asked);
@@ -50,27 +64,28 @@ class BasketLineController {
         model.addAttribute("keepAddress", choice.keepAddress(links.basket()));
         if (gone != null) {
             model.addAttribute("gone", gone);
-            model.addAttribute("goneWhy", "price".equals(why) ? "price" : "taken");
+            model.addAttribute("goneWhy", Panel.whyGone(why));
         }
         return "panel".equals(fragment) ? "baskets/change :: panel" : "baskets/change";
     }
 
     @PostMapping("/change")
     String change(
-            @PathVariable String line,
+            @PathVariable BookingId line,
             @ModelAttribute Choice.Asked asked,
-            @RequestParam long start,
-            @RequestParam(required = false) Long price,
-            @ModelAttribute("links") Links links) {
+            @RequestParam @Minute long start,
+            @RequestParam(required = false) @Minor Long price,
+            @ModelAttribute(name = "links", binding = false) Links links,
+            Visitor visitor) {
         BasketLine current = line(links, line);
         Choice choice = choice(links, current, asked);
-        Kept kept = baskets.change(links.basket(), current, new KeepRequest(choice, start, price));
+        KeepRequest request = new KeepRequest(choice, start, price, marks.of(visitor), "", "");
+        Kept kept = holds.change(links.basket(), current, request);
         if (kept instanceof Kept.Held) {
             return "redirect:" + links.basketPage() + "?changed=" + line + "#line-" + line;
         }
         Choice there = choice.withDay(catalogues.catalogue().zone().dateOf(start));
-        return "redirect:" + there.address(links.basket()) + "&gone=" + start
-                + (kept instanceof Kept.Dearer ? "&why=price" : "");
+        return "redirect:" + there.address(links.basket()) + "&gone=" + start + BasketController.why(kept);
     }
 
     private Choice choice(Links links, BasketLine line, Choice.Asked asked) {
@@ -78,22 +93,19 @@ class BasketLineController {
     }
 
     @PostMapping("/release")
-    String release(@PathVariable String line, @ModelAttribute("links") Links links) {
+    String release(@PathVariable BookingId line, @ModelAttribute(name = "links", binding = false) Links links) {
         boolean released = baskets.release(links.basket(), line(links, line).id());
         return "redirect:" + links.basketPage() + (released ? "?released" : "");
     }
 
     @PostMapping("/pay")
-    String pay(@PathVariable String line, @RequestParam boolean later, @ModelAttribute("links") Links links) {
+    String pay(@PathVariable BookingId line, @RequestParam boolean later, @ModelAttribute(name = "links", binding = false) Links links) {
         baskets.choosePay(links.basket(), line(links, line).id(), later ? Quote.Pay.VENUE : Quote.Pay.NOW);
         return "redirect:" + links.basketPage();
     }
 
-    private BasketLine line(Links links, String id) {
-        if (links.basket() == null || id.isBlank()) {
-            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
-        }
-        return baskets.line(links.basket(), new BookingId(id))
+    private BasketLine line(Links links, BookingId id) {
+        return baskets.line(links.basket(), id)
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     }
 }

@@ -3,8 +3,7 @@ package gastfreund.app.baskets;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.PrepaidOffer;
-import gastfreund.app.house.Tokens;
-import gastfreund.app.openings.Choice;
+import gastfreund.app.house.Written;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.openings.Slot;
 import gastfreund.app.vouchers.Prepaid;
@@ -12,34 +11,33 @@ import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.offers.Line;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.money.Money;
-import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.Query;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.core.orders.Quote;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Holds places for guests. */
+/** What lies in guests' baskets; {@link Holds} holds the places. */
 @Service
 public class BasketService {
 
     /** The most lines in one basket, so that nobody empties a house's calendar with one. */
-    private static final int MOST_LINES = 12;
+    static final int MOST_LINES = 12;
+
+    private static final int MOST_CODE = 60;
 
     private final BasketStore store;
     private final CatalogueService catalogues;
     private final OpeningsService openings;
     private final PrepaidService prepaid;
     private final Bills bills;
-    private final Tokens tokens;
+    private final Holds holds;
     private final Clock clock;
 
     BasketService(
@@ -48,14 +46,14 @@ public class BasketService {
             OpeningsService openings,
             PrepaidService prepaid,
             Bills bills,
-            Tokens tokens,
+            Holds holds,
             Clock clock) {
         this.prepaid = prepaid;
         this.bills = bills;
+        this.holds = holds;
         this.store = store;
         this.catalogues = catalogues;
         this.openings = openings;
-        this.tokens = tokens;
         this.clock = clock;
     }
 
@@ -69,39 +67,6 @@ public class BasketService {
     }
 
     /**
-     * Holds a place if it is free. The write lock is taken before anything is read, so that of two guests who want the
-     * last place one gets it and the other is told.
-     *
-     * @param basket null where the guest has none yet
-     */
-    @Transactional
-    public Kept keep(String basket, KeepRequest request) {
-        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
-        boolean known = basket != null && store.exists(basket);
-        if (known && store.lines(basket).size() >= MOST_LINES) {
-            return new Kept.TooMany(basket);
-        }
-        Optional<Answer.Entry> entry = entryAt(request, now);
-        if (entry.isEmpty()) {
-            return new Kept.Gone();
-        }
-        Answer.Judged option = Slot.cheapest(entry.get());
-        if (request.price() != null && option.opening().price().minor() > request.price()) {
-            return new Kept.Dearer();
-        }
-        String token = known ? basket : fresh(now);
-        BookingId id = new BookingId(tokens.next());
-        store.insertHold(token, held(id, request.choice(), entry.get(), option, Quote.Pay.NOW, now));
-        return new Kept.Held(token);
-    }
-
-    private String fresh(Instant now) {
-        String token = tokens.next();
-        store.insert(token, now);
-        return token;
-    }
-
-    /**
      * Puts a voucher or a pass into a basket.
      *
      * @param basket null where the guest has none yet
@@ -109,7 +74,7 @@ public class BasketService {
      */
     @Transactional
     public String put(String basket, PrepaidOffer offer, Money price, String recipient, String greeting) {
-        String token = basket != null && store.exists(basket) ? basket : fresh(clock.instant());
+        String token = holds.orFresh(basket);
         if (prepaid.goodsOfBasket(token).size() < MOST_LINES) {
             prepaid.put(token, offer, price, recipient, greeting);
         }
@@ -131,55 +96,6 @@ public class BasketService {
     /** Whether there is anything to order in a basket. */
     public boolean isEmpty(String basket) {
         return store.lines(basket).isEmpty() && prepaid.goodsOfBasket(basket).isEmpty();
-    }
-
-    /**
-     * Changes a line into another choice of its offer, if that can be had; the hold begins anew. Where it cannot, the
-     * line stays as it was. Who serves stays the same as far as possible.
-     *
-     * @param request says of its booking that its place counts as free
-     */
-    @Transactional
-    public Kept change(String basket, BasketLine line, KeepRequest request) {
-        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
-        Optional<Answer.Entry> entry = entryAt(request, now);
-        if (entry.isEmpty()) {
-            return new Kept.Gone();
-        }
-        Answer.Judged option = entry.get().open().stream()
-                .filter(o -> o.staff().equals(line.staff()) && request.choice().staff() == null)
-                .findFirst()
-                .orElseGet(() -> Slot.cheapest(entry.get()));
-        if (request.price() != null && option.opening().price().minor() > request.price()) {
-            return new Kept.Dearer();
-        }
-        store.change(basket, held(line.id(), request.choice(), entry.get(), option, line.pay(), now));
-        return new Kept.Held(basket);
-    }
-
-    private BasketLine held(
-            BookingId id, Choice choice, Answer.Entry entry, Answer.Judged option, Quote.Pay pay, Instant now) {
-        Duration held = Duration.ofMinutes(catalogues.catalogue().holdMinutes());
-        return new BasketLine(
-                id,
-                choice.offer().id(),
-                entry.time(),
-                option.place(),
-                choice.length().id(),
-                choice.units(),
-                choice.party(),
-                choice.addOns(),
-                option.staff(),
-                pay,
-                now,
-                now.plus(held));
-    }
-
-    private Optional<Answer.Entry> entryAt(KeepRequest request, Instant now) {
-        LocalDate date = catalogues.catalogue().zone().dateOf(request.start());
-        return openings.openings(request.choice().query(date, date, now)).entries().stream()
-                .filter(e -> e.time().start() == request.start())
-                .findFirst();
     }
 
     /** Gives a held place back; false where the basket has no such line. */
@@ -210,7 +126,7 @@ public class BasketService {
         if (found.isPresent()) {
             prepaid.enter(basket, found.get());
         } else {
-            store.setPromoCode(basket, code.strip());
+            store.setPromoCode(basket, Written.line(code, MOST_CODE));
         }
     }
 

@@ -39,15 +39,17 @@ class BasketStore {
                 .update();
     }
 
-    void insertHold(String basket, BasketLine line) {
+    /** @param visitor the mark of whoever keeps the place */
+    void insertHold(String basket, BasketLine line, String visitor) {
         jdbc.sql(
                         """
                         INSERT INTO bookings (id, offer, start_at, end_at, place, length, units, party, add_ons, status,
-                                              held_at, expires_at, basket)
+                                              held_at, expires_at, first_held_at, renewals, basket, visitor)
                         VALUES (:id, :offer, :start, :end, :place, :length, :units, :party, :addOns, 'held',
-                                :heldAt, :expires, :basket)
+                                :heldAt, :expires, :firstHeld, :renewals, :basket, :visitor)
                         """)
                 .params(parameters(basket, line))
+                .param("visitor", visitor)
                 .param("offer", line.offer().value())
                 .update();
         insertStaff(line);
@@ -65,6 +67,8 @@ class BasketStore {
         parameters.put("addOns", Quantities.written(line.addOns()));
         parameters.put("heldAt", line.heldSince().getEpochSecond());
         parameters.put("expires", line.expires().getEpochSecond());
+        parameters.put("firstHeld", line.firstHeld().getEpochSecond());
+        parameters.put("renewals", line.renewals());
         parameters.put("basket", basket);
         return parameters;
     }
@@ -77,13 +81,14 @@ class BasketStore {
         }
     }
 
-    /** Changes a line that is not yet ordered into another of the same offer, held anew. */
+    /** Changes a line that is not yet ordered into another of the same offer. */
     void change(String basket, BasketLine line) {
         int changed = jdbc.sql(
                         """
                         UPDATE bookings
                         SET start_at = :start, end_at = :end, place = :place, length = :length, units = :units,
-                            party = :party, add_ons = :addOns, held_at = :heldAt, expires_at = :expires
+                            party = :party, add_ons = :addOns, held_at = :heldAt, expires_at = :expires,
+                            first_held_at = :firstHeld, renewals = :renewals
                         WHERE id = :id AND basket = :basket AND order_id IS NULL AND status = 'held'
                         """)
                 .params(parameters(basket, line))
@@ -112,6 +117,9 @@ class BasketStore {
     private static BasketLine line(ResultSet row, int number) throws SQLException {
         String staff = row.getString("staff");
         String place = row.getString("place");
+        long held = row.getLong("held_at");
+        long first = row.getLong("first_held_at");
+        boolean known = !row.wasNull();
         return new BasketLine(
                 new BookingId(row.getString("id")),
                 new OfferId(row.getString("offer")),
@@ -123,8 +131,29 @@ class BasketStore {
                 Quantities.read(row.getString("add_ons")),
                 staff == null ? List.of() : Arrays.stream(staff.split(" ")).map(StaffId::new).toList(),
                 Quote.Pay.valueOf(row.getString("pay").toUpperCase(Locale.ROOT)),
-                Instant.ofEpochSecond(row.getLong("held_at")),
-                Instant.ofEpochSecond(row.getLong("expires_at")));
+                Instant.ofEpochSecond(held),
+                Instant.ofEpochSecond(row.getLong("expires_at")),
+                Instant.ofEpochSecond(known ? first : held),
+                row.getInt("renewals"));
+    }
+
+    /** How many places a visitor keeps without having paid. */
+    int countKept(String visitor, Instant now) {
+        return jdbc.sql("SELECT count(*) FROM bookings WHERE visitor = ? AND status = 'held' AND expires_at > ?")
+                .params(visitor, now.getEpochSecond())
+                .query(Integer.class)
+                .single();
+    }
+
+    /** A place that is kept and not paid for. */
+    record Unpaid(BookingId booking, String visitor) {}
+
+    /** All places that are kept and not paid for. */
+    List<Unpaid> unpaid(Instant now) {
+        return jdbc.sql("SELECT id, coalesce(visitor, '') AS visitor FROM bookings WHERE status = 'held' AND expires_at > ?")
+                .param(now.getEpochSecond())
+                .query((row, n) -> new Unpaid(new BookingId(row.getString("id")), row.getString("visitor")))
+                .list();
     }
 
     /** The code that was entered for a basket; empty where none was. */

@@ -2,10 +2,14 @@ package gastfreund.app.baskets;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.PrepaidOffer;
+import gastfreund.app.house.Address;
 import gastfreund.app.house.Formats;
 import gastfreund.app.house.Links;
+import gastfreund.app.house.Names;
+import gastfreund.app.house.Written;
 import gastfreund.core.money.Money;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -20,6 +24,7 @@ import org.springframework.web.server.ResponseStatusException;
 @Controller
 class GoodsController {
 
+    private static final int MOST_AMOUNT = 20;
     private static final int MOST_RECIPIENT = 80;
     private static final int MOST_GREETING = 300;
 
@@ -31,23 +36,25 @@ class GoodsController {
      */
     record Wanted(String amount, String written, String recipient, String greeting) {
 
+        private static final Pattern MINOR = Pattern.compile("\\d{1,9}+");
+
         Wanted {
-            amount = amount == null ? "" : amount;
-            written = written == null ? "" : written;
-            recipient = cut(recipient, MOST_RECIPIENT);
-            greeting = cut(greeting, MOST_GREETING);
+            amount = Written.line(amount, MOST_AMOUNT);
+            written = Written.line(written, MOST_AMOUNT);
+            recipient = Written.line(recipient, MOST_RECIPIENT);
+            greeting = Written.text(greeting, MOST_GREETING);
         }
 
-        private static String cut(String text, int most) {
-            String stripped = text == null ? "" : text.strip();
-            return stripped.substring(0, Math.min(most, stripped.length()));
+        /** Whether what is written as a name is one: an address of a website is none. */
+        private boolean isNamed() {
+            return !Names.leadsAway(recipient);
         }
 
         private Optional<Money> price(PrepaidOffer offer, Formats f) {
             if (offer.isPass()) {
                 return Optional.of(offer.amounts().get(0));
             }
-            Optional<Money> price = amount.matches("\\d{1,9}")
+            Optional<Money> price = MINOR.matcher(amount).matches()
                     ? Optional.of(Money.ofMinor(Long.parseLong(amount)))
                     : f.amount(written);
             return price.filter(offer::allows);
@@ -56,8 +63,10 @@ class GoodsController {
 
     private final BasketService baskets;
     private final CatalogueService catalogues;
+    private final Address address;
 
-    GoodsController(BasketService baskets, CatalogueService catalogues) {
+    GoodsController(BasketService baskets, CatalogueService catalogues, Address address) {
+        this.address = address;
         this.baskets = baskets;
         this.catalogues = catalogues;
     }
@@ -73,19 +82,21 @@ class GoodsController {
     String put(
             @PathVariable String id,
             @ModelAttribute Wanted wanted,
-            @ModelAttribute("f") Formats f,
-            @ModelAttribute("links") Links links,
+            @ModelAttribute(name = "f", binding = false) Formats f,
+            @ModelAttribute(name = "links", binding = false) Links links,
             Model model) {
         PrepaidOffer offer = offer(id);
         Optional<Money> price = wanted.price(offer, f);
-        if (price.isEmpty()) {
-            return show(offer, wanted, true, model);
+        if (price.isEmpty() || !wanted.isNamed()) {
+            model.addAttribute("recipientWrong", !wanted.isNamed());
+            return show(offer, wanted, price.isEmpty(), model);
         }
         String basket = baskets.put(links.basket(), offer, price.get(), wanted.recipient(), wanted.greeting());
         return "redirect:" + new Links(basket).basketPage();
     }
 
-    private static String show(PrepaidOffer offer, Wanted wanted, boolean wrong, Model model) {
+    private String show(PrepaidOffer offer, Wanted wanted, boolean wrong, Model model) {
+        model.addAttribute("shareAs", address.of("/vouchers/" + offer.id()));
         model.addAttribute("offer", offer);
         model.addAttribute("wanted", wanted);
         model.addAttribute("wrong", wrong);
@@ -93,14 +104,14 @@ class GoodsController {
     }
 
     @PostMapping("/basket/{basket}/goods/{goods}/release")
-    String release(@PathVariable String goods, @ModelAttribute("links") Links links) {
+    String release(@PathVariable String goods, @ModelAttribute(name = "links", binding = false) Links links) {
         baskets.removeGoods(links.basket(), goods);
         return "redirect:" + links.basketPage();
     }
 
     /** Uses a voucher or a pass no longer. */
     @PostMapping("/basket/{basket}/prepaid/{prepaid}/leave")
-    String leave(@PathVariable String prepaid, @ModelAttribute("links") Links links) {
+    String leave(@PathVariable String prepaid, @ModelAttribute(name = "links", binding = false) Links links) {
         baskets.leave(links.basket(), prepaid);
         return "redirect:" + links.basketPage() + "#sum";
     }

@@ -7,5 +7,8 @@ import gastfreund.app.openings.Choice;
  *
  * @param start in minutes since the epoch
  * @param price what the guest was shown, in minor units; null: any
+ * @param visitor the mark of whoever wishes it
+ * @param seal of the page; empty where it had none
+ * @param proof that a script has worked for it; empty where none has
  */
-public record KeepRequest(Choice choice, long start, Long price) {}
+public record KeepRequest(Choice choice, long start, Long price, String visitor, String seal, String proof) {}

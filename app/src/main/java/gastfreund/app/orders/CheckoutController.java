@@ -5,7 +5,10 @@ import gastfreund.app.baskets.BasketService;
 import gastfreund.app.baskets.Bill;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.door.Doorkeeper;
 import gastfreund.app.house.Links;
+import gastfreund.app.house.Visitor;
+import gastfreund.app.house.VisitorMarks;
 import gastfreund.app.payments.GatewayException;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.orders.Quote;
@@ -43,6 +46,7 @@ class CheckoutController {
     private final BasketService baskets;
     private final CatalogueService catalogues;
     private final Doorkeeper doorkeeper;
+    private final VisitorMarks marks;
     private final Clock clock;
 
     CheckoutController(
@@ -51,17 +55,19 @@ class CheckoutController {
             BasketService baskets,
             CatalogueService catalogues,
             Doorkeeper doorkeeper,
+            VisitorMarks marks,
             Clock clock) {
         this.orders = orders;
         this.paying = paying;
         this.baskets = baskets;
         this.catalogues = catalogues;
         this.doorkeeper = doorkeeper;
+        this.marks = marks;
         this.clock = clock;
     }
 
     @GetMapping("/basket/{basket}/checkout")
-    String checkout(@ModelAttribute("links") Links links, Model model) {
+    String checkout(@ModelAttribute(name = "links", binding = false) Links links, Model model) {
         model.addAttribute("contact", Contact.empty());
         Questionnaire questionnaire = questionnaire(baskets.lines(known(links)), new LinkedMultiValueMap<>());
         return page(links, CheckoutForm.fresh(catalogues.catalogue().checkout(), questionnaire), "", model);
@@ -77,7 +83,8 @@ class CheckoutController {
             @RequestParam(required = false) String way,
             @RequestParam(defaultValue = "") String shown,
             @RequestParam(name = "website", defaultValue = "") String trap,
-            @ModelAttribute("links") Links links,
+            @ModelAttribute(name = "links", binding = false) Links links,
+            Visitor visitor,
             Locale locale,
             Model model) {
         model.addAttribute("chosenWay", way);
@@ -88,21 +95,32 @@ class CheckoutController {
         if (errors.hasErrors() || !form.isRight()) {
             return page(links, form, seal, model);
         }
-        Doorkeeper.Verdict verdict = doorkeeper.judge(known(links), seal, proof, trap);
+        Doorkeeper.Verdict verdict = trap.isEmpty()
+                ? doorkeeper.judge(Doorkeeper.Purpose.CHECKOUT, known(links), seal, proof, doorkeeper.bits())
+                : Doorkeeper.Verdict.SOON;
         if (verdict != Doorkeeper.Verdict.WELCOME) {
             model.addAttribute("door", verdict);
             return page(links, form, verdict == Doorkeeper.Verdict.STALE ? "" : seal, model);
         }
         OrderRequest request = new OrderRequest(
-                contact, locale, form.questionnaire().answers(), catalogue.checkout().toAgree(), way, shown);
+                contact, locale, form.questionnaire().answers(), catalogue.checkout().toAgree(), way, marks.of(visitor), seal,
+                shown);
         try {
             Placed placed = orders.place(known(links), request);
             if (placed instanceof Placed.Done done) {
-                return done.payment() == null ? page(done.order()) : pay(done.order(), way);
+                return done.payment() == null ? page(done.order()) : pay(done.order(), way, visitor);
             }
             if (placed instanceof Placed.Changed) {
                 model.addAttribute("costsChanged", true);
                 return page(links, form, seal, model);
+            }
+            if (placed instanceof Placed.TooManyTransfers) {
+                model.addAttribute("tooManyTransfers", true);
+                return page(links, form, seal, model);
+            }
+            if (placed instanceof Placed.Stale) {
+                model.addAttribute("door", Doorkeeper.Verdict.STALE);
+                return page(links, form, "", model);
             }
             return "redirect:" + links.basketPage() + (placed instanceof Placed.NotToBeHad ? "?lost" : "");
         } catch (GatewayException e) {
@@ -119,9 +137,9 @@ class CheckoutController {
         return Questionnaire.of(subjects, catalogues.catalogue(), name -> sent.getOrDefault(name, List.of()));
     }
 
-    private String pay(Order order, String way) {
+    private String pay(Order order, String way, Visitor visitor) {
         try {
-            return paying.payAddress(order, way).map(url -> "redirect:" + url).orElseGet(() -> page(order));
+            return paying.payAddress(order, way, visitor).map(url -> "redirect:" + url).orElseGet(() -> page(order));
         } catch (GatewayException e) {
             LOG.warn("order {}: {}", order.number(), e.getMessage());
             return page(order) + "?unreachable";
@@ -154,8 +172,9 @@ class CheckoutController {
         model.addAttribute("bill", bill);
         model.addAttribute("ways", bill.dueNow().isZero() ? List.of() : paying.ways(lines, bill));
         model.addAttribute("form", form);
-        model.addAttribute("seal", seal.isEmpty() ? doorkeeper.seal(known(links)) : seal);
+        model.addAttribute("seal", seal.isEmpty() ? doorkeeper.seal(Doorkeeper.Purpose.CHECKOUT, known(links)) : seal);
         model.addAttribute("doorkeeper", doorkeeper);
+        model.addAttribute("proves", catalogue.checkout().confirmByMail() && bill.due().isZero());
         model.addAttribute("asks", !rows.isEmpty() && rows.stream().allMatch(r -> r.offer().confirm() == Offer.Confirm.BY_HAND));
         return "orders/checkout";
     }

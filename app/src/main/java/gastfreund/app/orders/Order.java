@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param number as people say it
  * @param token names its page, and nobody can guess it
  * @param locale the language of its guest
+ * @param proof whether its guest is to open a link from their mail
  */
 public record Order(
         long id,
@@ -26,7 +27,26 @@ public record Order(
         Money total,
         Money dueNow,
         Instant placed,
+        Proof proof,
         List<OrderLine> lines) {
+
+    /** Whether a guest has shown that the mail address is theirs. */
+    public enum Proof {
+        /** Nobody asked. */
+        NONE,
+        WANTED,
+        GIVEN;
+
+        /** The name in tables. */
+        String code() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    public boolean isToBeProven() {
+        return proof == Proof.WANTED;
+    }
+
 
     /** What the house has of it. */
     public Money paid() {

@@ -33,6 +33,7 @@ class OrderLetters {
     private final Outbox outbox;
     private final HostService hosts;
     private final Address address;
+    private final ProofKeys proofs;
     private final Clock clock;
 
     OrderLetters(
@@ -43,6 +44,7 @@ class OrderLetters {
             Outbox outbox,
             HostService hosts,
             Address address,
+            ProofKeys proofs,
             Clock clock) {
         this.catalogues = catalogues;
         this.speech = speech;
@@ -51,6 +53,7 @@ class OrderLetters {
         this.outbox = outbox;
         this.hosts = hosts;
         this.address = address;
+        this.proofs = proofs;
         this.clock = clock;
     }
 
@@ -79,7 +82,7 @@ class OrderLetters {
                 ? f.text("letter.confirmation.subject", title(standing.get(0)), f.dayAndTimes(standing.get(0).time()))
                 : f.text("letter.confirmation.subjects", standing.size(), catalogues.catalogue().house().name());
         LetterWriter.Parts parts = writer.write("confirmation", f.locale(), model);
-        put(order, "confirmation", order.contact().email(), subject, parts, calendar(order));
+        toGuest(order, "confirmation", subject, parts, calendar(order));
     }
 
     /** A booking ended: by the guest or the host, declined, or because nobody answered. */
@@ -112,7 +115,37 @@ class OrderLetters {
                 account.key("iban"),
                 transfer.reference(),
                 f.shortDay(f.zone().dateOf(transfer.expires())));
-        toGuest(order, "transfer", order.standing(), how);
+        Map<String, Object> link = order.isToBeProven() && !order.standing().isEmpty()
+                ? Map.of("second", f.text("letter.transfer.prove"), "secondTo", proofAddress(order))
+                : Map.of();
+        toGuest(order, "transfer", order.standing(), how, link);
+    }
+
+    /** Nothing is due now: the guest is asked whether the address is theirs, and the places are kept until then. */
+    void prove(Order order) {
+        Formats f = speech.in(order.locale(), catalogues.catalogue());
+        toGuest(
+                order,
+                "prove",
+                order.standing(),
+                "",
+                Map.of("button", f.text("letter.prove.button"), "buttonTo", proofAddress(order)));
+    }
+
+    private String proofAddress(Order order) {
+        return address.inLetters("/bookings/" + order.token() + "/prove?key=" + proofs.keyOf(order));
+    }
+
+    /** The mail address of an order was changed: whoever had it before is told. */
+    void addressChanged(Order order, String before) {
+        Formats f = speech.in(order.locale(), catalogues.catalogue());
+        Map<String, Object> model = model(order, f, List.of());
+        model.put("intro", f.text("letter.address.intro", Long.toString(order.number())));
+        model.put("money", "");
+        model.put("struck", false);
+        LetterWriter.Parts parts = writer.write("note", f.locale(), model);
+        outbox.putForGuest(new Letter(
+                order.id(), "address", before, f.text("letter.address.subject"), parts.text(), parts.html(), null));
     }
 
     /** The transfer did not come in time, and the places are free again. */
@@ -130,18 +163,14 @@ class OrderLetters {
         Formats f = speech.in(order.locale(), catalogues.catalogue());
         Map<String, Object> model = model(order, f, List.of());
         model.put("prepaid", issued);
-        model.put("codes", address.of("/codes/"));
+        model.put("codes", address.inLetters("/codes/"));
         String subject = f.text("letter.issued.subject", issued.get(0).title());
         LetterWriter.Parts parts = writer.write("issued", f.locale(), model);
-        put(order, "issued", order.contact().email(), subject, parts, null);
+        toGuest(order, "issued", subject, parts, null);
         Formats english = speech.in(Locale.ENGLISH, catalogues.catalogue());
         Map<String, Object> hostModel = model(order, english, List.of());
         hostModel.put("intro", english.text("letter.host-issued.intro", order.contact().name(), issued.get(0).title()));
-        String hostSubject =
-                english.text("letter.host-issued.subject", order.contact().name(), Long.toString(order.number()));
-        for (String host : hosts.addresses()) {
-            put(order, "host-issued", host, hostSubject, writer.write("host", english.locale(), hostModel), null);
-        }
+        toHosts(order, "host-issued", writer.write("host", english.locale(), hostModel), null);
     }
 
     /** What is left to pay is asked for. */
@@ -166,27 +195,36 @@ class OrderLetters {
     }
 
     private void toGuest(Order order, String kind, List<OrderLine> lines, String money) {
+        toGuest(order, kind, lines, money, Map.of());
+    }
+
+    /** @param links in place of, or beside, the one to the order's page */
+    private void toGuest(Order order, String kind, List<OrderLine> lines, String money, Map<String, Object> links) {
         Formats f = speech.in(order.locale(), catalogues.catalogue());
         Map<String, Object> model = model(order, f, lines);
-        boolean ends = lines.stream().noneMatch(OrderLine::stands);
         model.put("intro", f.text("letter." + kind + ".intro"));
         model.put("money", money);
-        model.put("struck", ends);
+        model.put("struck", lines.stream().noneMatch(OrderLine::stands));
         model.put("button", f.text("letter.toPage"));
         model.put("buttonTo", model.get("page"));
+        model.putAll(links);
         LetterWriter.Parts parts = writer.write("note", f.locale(), model);
-        put(order, kind, order.contact().email(), f.text("letter." + kind + ".subject", title(order, lines)), parts, null);
+        toGuest(order, kind, f.text("letter." + kind + ".subject", title(order, lines)), parts, null);
     }
 
     private void toHosts(Order order, String kind, List<OrderLine> lines) {
         Formats f = speech.in(Locale.ENGLISH, catalogues.catalogue());
         Map<String, Object> model = model(order, f, lines);
         model.put("intro", f.text("letter." + kind + ".intro", order.contact().name()));
-        LetterWriter.Parts parts = writer.write("host", f.locale(), model);
-        String subject = f.text("letter." + kind + ".subject", order.contact().name(), Long.toString(order.number()));
-        String calendar = kind.equals("host") ? calendar(order) : null;
+        toHosts(order, kind, writer.write("host", f.locale(), model), kind.equals("host") ? calendar(order) : null);
+    }
+
+    /** Subjects say nothing that a guest wrote: they stand in lists and notices where nobody expects a stranger's words. */
+    private void toHosts(Order order, String kind, LetterWriter.Parts parts, String calendar) {
+        Formats f = speech.in(Locale.ENGLISH, catalogues.catalogue());
+        String subject = f.text("letter." + kind + ".subject", Long.toString(order.number()));
         for (String host : hosts.addresses()) {
-            put(order, kind, host, subject, parts, calendar);
+            outbox.put(new Letter(order.id(), kind, host, subject, parts.text(), parts.html(), calendar));
         }
     }
 
@@ -205,12 +243,12 @@ class OrderLetters {
         Map<String, Object> model = model(order, f, List.of());
         model.put("back", back);
         String subject = f.text("letter.too-late.subject", f.money(back));
-        put(order, "too-late", order.contact().email(), subject, writer.write("too-late", f.locale(), model), null);
+        toGuest(order, "too-late", subject, writer.write("too-late", f.locale(), model), null);
     }
 
-    private void put(
-            Order order, String kind, String recipient, String subject, LetterWriter.Parts parts, String calendar) {
-        outbox.put(new Letter(order.id(), kind, recipient, subject, parts.text(), parts.html(), calendar));
+    private void toGuest(Order order, String kind, String subject, LetterWriter.Parts parts, String calendar) {
+        String to = order.contact().email();
+        outbox.putForGuest(new Letter(order.id(), kind, to, subject, parts.text(), parts.html(), calendar));
     }
 
     private Map<String, Object> model(Order order, Formats f, List<OrderLine> lines) {
@@ -221,8 +259,8 @@ class OrderLetters {
         model.put("lost", pages.rows(order.lost(), f));
         model.put("f", f);
         model.put("houseName", catalogues.catalogue().house().name());
-        model.put("page", address.of("/bookings/" + order.token()));
-        model.put("desk", address.of("/desk/orders/" + order.number()));
+        model.put("page", address.inLetters("/bookings/" + order.token()));
+        model.put("desk", address.inLetters("/desk/orders/" + order.number()));
         return model;
     }
 
@@ -238,7 +276,7 @@ class OrderLetters {
                         row.offer().title() + " · " + catalogue.house().name(),
                         row.place() == null ? "" : row.place().name(),
                         row.directions().isEmpty() ? row.offer().title() : row.directions(),
-                        address.of("/bookings/" + order.token())))
+                        address.inLetters("/bookings/" + order.token())))
                 .toList();
         return CalendarFile.of(events, clock.instant());
     }

@@ -96,7 +96,13 @@ public class OrderPages {
                 line.place() == null ? "" : catalogue.placeNotes().getOrDefault(line.place(), ""),
                 answers.of(line.booking()),
                 TermsInWords.of(offer.terms(), f),
-                offer.terms().freeUntil(line.time().startInstant()).filter(now::isBefore).orElse(null));
+                freeUntil(line, offer, now));
+    }
+
+    /** What an earlier move has kept is kept whenever the guest cancels. */
+    private static Instant freeUntil(OrderLine line, Offer offer, Instant now) {
+        boolean kept = line.floor().isPositive() || line.visitsKept();
+        return kept ? null : offer.terms().freeUntil(line.time().startInstant()).filter(now::isBefore).orElse(null);
     }
 
     /** The openings nearest to a line whose place went back. */

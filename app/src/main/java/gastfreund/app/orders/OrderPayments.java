@@ -4,6 +4,8 @@ import gastfreund.app.baskets.BasketLine;
 import gastfreund.app.baskets.Bill;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.house.Visitor;
+import gastfreund.app.house.VisitorMarks;
 import gastfreund.app.payments.Gateway;
 import gastfreund.app.payments.GatewayException;
 import gastfreund.app.payments.Gateways;
@@ -17,6 +19,7 @@ import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.time.Interval;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -28,12 +31,19 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class OrderPayments {
 
+    /** How many places of one mail address, or of one visitor, may wait for transfers. */
+    private static final int MOST_AWAITING_TRANSFER = 2;
+
+    /** How long a place waits for a transfer whose guest has not shown that the mail address is theirs. */
+    private static final Duration UNPROVEN = Duration.ofHours(48);
+
     private final OrderStore store;
     private final CatalogueService catalogues;
     private final PaymentService payments;
     private final Gateways gateways;
     private final PrepaidService prepaid;
     private final OrderLetters letters;
+    private final VisitorMarks marks;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
@@ -44,6 +54,7 @@ public class OrderPayments {
             Gateways gateways,
             PrepaidService prepaid,
             OrderLetters letters,
+            VisitorMarks marks,
             TransactionTemplate transaction,
             Clock clock) {
         this.store = store;
@@ -52,6 +63,7 @@ public class OrderPayments {
         this.gateways = gateways;
         this.prepaid = prepaid;
         this.letters = letters;
+        this.marks = marks;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -75,7 +87,19 @@ public class OrderPayments {
                 .mapToObj(lines::get)
                 .toList();
         boolean byHand = due.stream().anyMatch(l -> catalogue.offer(l.offer()).confirm() == Offer.Confirm.BY_HAND);
-        return gateways.fitting(byHand, first(due.stream().map(BasketLine::time).toList()));
+        return gateways.fitting(byHand, first(due.stream().map(BasketLine::time).toList())).stream()
+                .filter(g -> !g.isTransfer() || lines.size() <= MOST_AWAITING_TRANSFER)
+                .toList();
+    }
+
+    /** Whether so many places more would wait for a transfer that one guest cannot let wait. */
+    boolean isTooMany(String way, String email, String visitor, int places) {
+        boolean transfer = gateways.offered().stream().anyMatch(g -> g.name().equals(way) && g.isTransfer());
+        return transfer && places > 0 && isTooMany(email, visitor, places, 0);
+    }
+
+    private boolean isTooMany(String email, String visitor, int places, long except) {
+        return store.placesAwaitingTransfer(email.strip(), visitor, except) + places > MOST_AWAITING_TRANSFER;
     }
 
     /** Where an order can be paid, the first one being proposed. */
@@ -113,16 +137,24 @@ public class OrderPayments {
      * kept as long as the gateway waits.
      *
      * @param way the gateway that they chose; null: the one they chose before, or that the house proposes
+     * @param visitor whoever wants to pay
      * @return empty where nothing is to be paid, or the places are no longer kept
      * @throws GatewayException where the gateway cannot be reached
      */
-    public Optional<String> payAddress(Order order, String way) {
+    public Optional<String> payAddress(Order order, String way, Visitor visitor) {
         payments.askAbout(order.id());
         Order current = store.byId(order.id()).orElseThrow();
         Instant now = clock.instant();
         boolean kept = current.lines().stream()
                 .allMatch(l -> l.status() != BookingStatus.HELD || l.expires().isAfter(now));
         if (!kept || current.status() == OrderStatus.LAPSED || !unpaid(current).isPositive()) {
+            return Optional.empty();
+        }
+        long held = current.lines().stream().filter(l -> l.status() == BookingStatus.HELD).count();
+        boolean tooMany = gateways.offered().stream().anyMatch(g -> g.name().equals(way) && g.isTransfer())
+                && held > 0
+                && isTooMany(current.contact().email(), marks.of(visitor), (int) held, current.id());
+        if (tooMany || current.isToBeProven() && current.dueNow().isZero()) {
             return Optional.empty();
         }
         List<Payment> all = payments.ofOrder(order.id());
@@ -134,7 +166,7 @@ public class OrderPayments {
     }
 
     private Payment wanted(Order order, String way) {
-        return payments.find(transaction.execute(s -> want(order, way, unpaid(order))));
+        return payments.find(transaction.execute(s -> want(order, way, unpaid(order)))).orElseThrow();
     }
 
     private Payment goTo(Order order, Payment wanted) {
@@ -143,14 +175,23 @@ public class OrderPayments {
         boolean first = payments.ofOrder(order.id()).stream()
                 .noneMatch(p -> p.gateway().equals(created.gateway()) && !p.id().equals(created.id()) && p.reference() != null);
         transaction.executeWithoutResult(s -> {
+            if (created.isTransfer() && order.proof() == Order.Proof.NONE) {
+                store.setProof(order.id(), Order.Proof.WANTED);
+            }
             if (first) {
-                store.extendHolds(order.id(), created.expires());
+                store.extendHolds(order.id(), keptUntil(order, created));
             }
             if (created.isTransfer() && wanted.reference() == null) {
                 letters.transfer(store.byId(order.id()).orElseThrow(), created, gateways.accountOf(created));
             }
         });
         return created;
+    }
+
+    private Instant keptUntil(Order order, Payment payment) {
+        Instant first = clock.instant().plus(UNPROVEN);
+        boolean waits = payment.isTransfer() && order.proof() != Order.Proof.GIVEN;
+        return waits && first.isBefore(payment.expires()) ? first : payment.expires();
     }
 
     /**

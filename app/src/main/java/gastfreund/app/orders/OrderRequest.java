@@ -10,6 +10,8 @@ import java.util.Locale;
  * @param answers to the offers' questions
  * @param agreed the house's texts that the guest agreed to
  * @param gateway where they want to pay; null: where the house proposes
+ * @param visitor the mark of whoever orders
+ * @param seal of the page; it serves once
  * @param shown what they were shown that it costs ({@link gastfreund.app.baskets.Bill#mark}); empty: nothing
  */
 public record OrderRequest(
@@ -18,4 +20,6 @@ public record OrderRequest(
         List<GivenAnswer> answers,
         List<CheckoutRules.Text> agreed,
         String gateway,
+        String visitor,
+        String seal,
         String shown) {}

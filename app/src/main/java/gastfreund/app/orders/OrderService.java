@@ -5,6 +5,8 @@ import gastfreund.app.baskets.BasketService;
 import gastfreund.app.baskets.Bill;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.door.Doorkeeper;
+import gastfreund.app.house.Actor;
 import gastfreund.app.house.Tokens;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.vouchers.Goods;
@@ -18,11 +20,14 @@ import gastfreund.core.orders.Pass;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.core.orders.Settlement;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Service;
@@ -33,6 +38,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class OrderService {
 
+    /** How long the places of an order are kept until its guest has confirmed it by mail. */
+    private static final Duration TO_PROVE = Duration.ofHours(1);
+
     private final OrderStore store;
     private final AnswerStore answers;
     private final BasketService baskets;
@@ -40,6 +48,8 @@ public class OrderService {
     private final Places places;
     private final PaymentService payments;
     private final OrderPayments paying;
+    private final BookingJournal journal;
+    private final Doorkeeper doorkeeper;
     private final OrderLetters letters;
     private final Documents documents;
     private final PrepaidService prepaid;
@@ -55,6 +65,8 @@ public class OrderService {
             Places places,
             PaymentService payments,
             OrderPayments paying,
+            BookingJournal journal,
+            Doorkeeper doorkeeper,
             OrderLetters letters,
             Documents documents,
             PrepaidService prepaid,
@@ -68,6 +80,8 @@ public class OrderService {
         this.places = places;
         this.payments = payments;
         this.paying = paying;
+        this.journal = journal;
+        this.doorkeeper = doorkeeper;
         this.letters = letters;
         this.documents = documents;
         this.prepaid = prepaid;
@@ -125,9 +139,16 @@ public class OrderService {
         if (!request.shown().isEmpty() && !request.shown().equals(bill.mark())) {
             return new Placed.Changed();
         }
+        if (paying.isTooMany(request.gateway(), request.contact().email(), request.visitor(), lines.size())) {
+            return new Placed.TooManyTransfers();
+        }
+        if (!doorkeeper.spend(request.seal())) {
+            return new Placed.Stale();
+        }
+        boolean proves = isToBeProven(bill, catalogue);
         List<BookingStatus> statuses = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
-            statuses.add(BookingSteps.whenPlaced(catalogue.offer(lines.get(i).offer()), bill.dueNow(i).isZero()));
+            statuses.add(proves ? BookingStatus.HELD : BookingSteps.whenPlaced(catalogue.offer(lines.get(i).offer()), bill.dueNow(i).isZero()));
         }
         boolean waits = statuses.contains(BookingStatus.HELD) || lines.isEmpty();
         OrderStatus status = waits ? OrderStatus.WAITING : OrderStatus.PLACED;
@@ -144,11 +165,18 @@ public class OrderService {
                 store.moveBooking(line.id(), statuses.get(i));
             }
             String to = statuses.get(i).code();
-            store.write(new JournalEntry(id, "booking", line.id().value(), "held", to, "guest", "ordered", now), now);
+            store.write(new JournalEntry(id, "booking", line.id().value(), "held", to, Actor.GUEST, "ordered", now), now);
         }
         prepaid.order(basket, id);
         settle(id, lines, bill, catalogue);
+        if (proves) {
+            store.setProof(id, Order.Proof.WANTED);
+            store.holdUntil(id, now.plus(TO_PROVE));
+        }
         Order order = store.byId(id).orElseThrow();
+        if (proves) {
+            letters.prove(order);
+        }
         if (!waits) {
             documents.receipt(order, order.booked(), List.of());
             letters.placed(order);
@@ -157,6 +185,12 @@ public class OrderService {
             return new Placed.Done(order, null);
         }
         return new Placed.Done(order, paying.want(order, request.gateway(), bill.dueNow()));
+    }
+
+    /** Whether nothing at all is paid with the order, and the house wants to know that its guest can be reached then. */
+    private static boolean isToBeProven(Bill bill, Catalogue catalogue) {
+        boolean prepaid = bill.settlement().total().isPositive() || bill.covers().stream().anyMatch(Objects::nonNull);
+        return catalogue.checkout().confirmByMail() && bill.due().isZero() && bill.goods().isEmpty() && !prepaid;
     }
 
     /** Takes from vouchers and passes what they pay of an order. */
@@ -171,18 +205,14 @@ public class OrderService {
         for (int v = 0; v < bill.vouchers().size(); v++) {
             int voucher = v;
             Prepaid one = bill.vouchers().get(v);
-            Money now = Money.ZERO;
+            Map<BookingId, Money> now = new LinkedHashMap<>();
             for (Settlement.Part part : bill.settlement().parts().stream().filter(p -> p.voucher() == voucher).toList()) {
                 BookingId booking = lines.get(part.line()).id();
-                now = now.plus(part.now());
+                now.put(booking, part.now());
                 store.addPaid(booking, part.now().plus(part.later()));
-                if (part.later().isPositive()) {
-                    payments.recordVoucher(order, booking, one.id(), part.later());
-                }
+                payments.recordVoucher(order, booking, one.id(), Map.of(booking, part.later()));
             }
-            if (now.isPositive()) {
-                payments.recordVoucher(order, null, one.id(), now);
-            }
+            payments.recordVoucher(order, null, one.id(), now);
             if (bill.settlement().of(v).isPositive()) {
                 prepaid.take(one, order, null, bill.settlement().of(v).minor());
             }
@@ -224,12 +254,12 @@ public class OrderService {
     /** The guest's own change of how they can be reached, and of what they answered. */
     @Transactional
     public void changeDetails(Order order, Contact contact, List<GivenAnswer> given) {
-        store.changeContact(order.id(), contact.trimmed());
+        Contact trimmed = contact.trimmed();
+        store.changeContact(order.id(), trimmed);
+        if (!trimmed.email().equalsIgnoreCase(order.contact().email())) {
+            letters.addressChanged(store.byId(order.id()).orElseThrow(), order.contact().email());
+        }
         answers.replace(order.standing().stream().map(OrderLine::booking).toList(), given);
-        String status = order.status().code();
-        Instant now = clock.instant();
-        store.write(
-                new JournalEntry(order.id(), "order", Long.toString(order.number()), status, status, "guest", "details", now),
-                now);
+        journal.noteOrder(order, Actor.GUEST, "details", clock.instant());
     }
 }

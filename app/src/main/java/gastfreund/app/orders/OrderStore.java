@@ -1,6 +1,7 @@
 package gastfreund.app.orders;
 
 import gastfreund.app.catalogue.Quantities;
+import gastfreund.app.house.Actor;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
 import gastfreund.core.money.Percent;
@@ -213,8 +214,43 @@ class OrderStore {
                 .update();
     }
 
+    /** Notes what a guest's move keeps of a line at least, and whether its visits are used up. */
+    void keepAtLeast(BookingId booking, Money floor, boolean visits) {
+        jdbc.sql("UPDATE order_lines SET floor = ?, visits_kept = max(visits_kept, ?) WHERE booking = ?")
+                .params(floor.minor(), visits ? 1 : 0, booking.value())
+                .update();
+    }
+
     void moveOrder(long order, OrderStatus status) {
         jdbc.sql("UPDATE orders SET status = ? WHERE id = ?").params(status.code(), order).update();
+    }
+
+    void setProof(long order, Order.Proof proof) {
+        jdbc.sql("UPDATE orders SET proof = ? WHERE id = ?").params(proof.code(), order).update();
+    }
+
+    /** Lets the holds of an order end at {@code until}, whether that is sooner or later than before. */
+    void holdUntil(long order, Instant until) {
+        jdbc.sql("UPDATE bookings SET expires_at = ? WHERE order_id = ? AND status = 'held'")
+                .params(until.getEpochSecond(), order)
+                .update();
+    }
+
+    /** How many places wait for a transfer: for a mail address, or for a visitor; those of one order are left out. */
+    int placesAwaitingTransfer(String email, String visitor, long except) {
+        return jdbc.sql(
+                        """
+                        SELECT count(*) FROM bookings b JOIN orders o ON o.id = b.order_id
+                        WHERE b.status = 'held' AND o.status = 'waiting' AND o.id <> :except
+                          AND (o.email = :email COLLATE NOCASE OR b.visitor = :visitor)
+                          AND EXISTS (SELECT 1 FROM payments p WHERE p.order_id = o.id AND p.state = 'created'
+                                      AND p.gateway IN ('transfer', 'practice-transfer'))
+                        """)
+                .param("email", email)
+                .param("visitor", visitor)
+                .param("except", except)
+                .query(Integer.class)
+                .single();
     }
 
     /** Lets the holds of an order last until {@code until}, unless they last longer. */
@@ -232,7 +268,7 @@ class OrderStore {
                         """)
                 .params(
                         now.getEpochSecond(),
-                        entry.who(),
+                        entry.who().code(),
                         entry.order(),
                         entry.about(),
                         entry.subject(),
@@ -251,7 +287,7 @@ class OrderStore {
                         row.getString("subject"),
                         row.getString("step_from"),
                         row.getString("step_to"),
-                        row.getString("who"),
+                        Actor.ofCode(row.getString("who")),
                         row.getString("why"),
                         Instant.ofEpochSecond(row.getLong("at"))))
                 .list();
@@ -303,13 +339,15 @@ class OrderStore {
                 Money.ofMinor(row.getLong("total")),
                 Money.ofMinor(row.getLong("due_now")),
                 Instant.ofEpochSecond(row.getLong("placed_at")),
+                Order.Proof.valueOf(row.getString("proof").toUpperCase(Locale.ROOT)),
                 lines(id));
     }
 
     private List<OrderLine> lines(long order) {
         return jdbc.sql(
                         """
-                        SELECT b.*, l.discount, l.covered, l.total, l.deposit, l.waived, l.paid, l.due_now, l.balance, l.balance_due,
+                        SELECT b.*, l.discount, l.covered, l.total, l.deposit, l.waived, l.floor, l.visits_kept, l.paid, l.due_now,
+                               l.balance, l.balance_due,
                                (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
                         FROM order_lines l JOIN bookings b ON b.id = l.booking
                         WHERE l.order_id = ?
@@ -343,6 +381,8 @@ class OrderStore {
                 Money.ofMinor(row.getLong("total")),
                 Money.ofMinor(row.getLong("deposit")),
                 Money.ofMinor(row.getLong("waived")),
+                Money.ofMinor(row.getLong("floor")),
+                row.getInt("visits_kept") == 1,
                 Money.ofMinor(row.getLong("paid")),
                 Money.ofMinor(row.getLong("due_now")),
                 Money.ofMinor(row.getLong("balance")),

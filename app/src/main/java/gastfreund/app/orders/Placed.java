@@ -19,6 +19,12 @@ public sealed interface Placed {
     /** It costs something else by now than the guest was shown; nothing was ordered. */
     record Changed() implements Placed {}
 
+    /** The page's seal has served before. */
+    record Stale() implements Placed {}
+
+    /** Enough places wait for a transfer of this guest already; nothing was ordered. */
+    record TooManyTransfers() implements Placed {}
+
     /** There is nothing in the basket. */
     record Empty() implements Placed {}
 }

@@ -119,7 +119,7 @@ public final class CrashRun {
     private void guest(int number, Random random) {
         try {
             Kind kind = Kind.values()[random.nextInt(Kind.values().length)];
-            LocalDate day = LocalDate.now().plusDays(3 + number % 20);
+            LocalDate day = application.today().plusDays(3 + number % 20);
             String what = kind == Kind.PASS ? "party=1&length=120" : "party=1&length=60";
             String offer = kind == Kind.PASS ? "/offers/clay-table" : "/offers/wheel-hire";
             String page = answered(() -> application.get(offer + "?" + what + "&day=" + day)).body();
@@ -203,7 +203,7 @@ public final class CrashRun {
         assertThat(application.one("SELECT count(*) FROM payment_steps WHERE done_at IS NULL")).isEqualTo("0");
         assertThat(application.one("SELECT count(*) FROM order_lines l JOIN bookings b ON b.id = l.booking "
                         + "WHERE l.paid > 0 AND b.status NOT IN ('confirmed', 'completed', 'held') "
-                        + "AND (b.status <> 'cancelled' OR b.start_at > strftime('%s', 'now') + 3 * 86400)"))
+                        + "AND (b.status <> 'cancelled' OR b.start_at > " + application.now() + " + 3 * 86400)"))
                 .as("money with bookings that do not stand")
                 .isEqualTo("0");
         // Whatever an order's payments have is its lines' and its goods' to the cent; held ones wait with their vouchers'.

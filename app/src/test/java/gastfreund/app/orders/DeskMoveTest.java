@@ -8,7 +8,6 @@ import gastfreund.core.money.Money;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.BookingStatus;
 import java.time.Duration;
-import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -47,7 +46,7 @@ class DeskMoveTest extends OrdersTest {
         Order order = paid("wheel-hire", "120", 21, "WORKS");
         Money before = line(order).total();
         Answer.Entry to = openings.openings(moves.choice(order, line(order), Audience.DESK)
-                        .query(LocalDate.now().plusDays(22), LocalDate.now().plusDays(29), clock.instant()))
+                        .query(today().plusDays(22), today().plusDays(29), clock.instant()))
                 .entries()
                 .stream()
                 .filter(e -> !e.open().get(0).opening().price().equals(before))

@@ -84,7 +84,7 @@ public final class LoadRun {
     /** One guest from the first page to the last; null where nothing was free any more. */
     private Long order(int number) throws IOException {
         long begun = System.nanoTime();
-        LocalDate day = LocalDate.now().plusDays(2 + number % 38);
+        LocalDate day = application.today().plusDays(2 + number % 38);
         String page = application.get("/offers/wheel-hire?party=1&length=60&day=" + day).body();
         List<String> starts = START.matcher(page).results().map(m -> m.group(1)).toList();
         if (starts.isEmpty()) {
@@ -124,7 +124,7 @@ public final class LoadRun {
 
     /** Many want the same few places at once. */
     private void scarce(int attempts) throws Exception {
-        LocalDate day = LocalDate.now().plusDays(41);
+        LocalDate day = application.today().plusDays(41);
         Matcher start = START.matcher(application.get("/offers/wheel-hire?party=1&length=60&day=" + day).body());
         if (!start.find()) {
             throw new IllegalStateException("nothing is open on " + day);

@@ -3,6 +3,7 @@ package gastfreund.app.orders;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.DemoHouseTest;
+import gastfreund.app.house.Actor;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.BookingStatus;
@@ -10,13 +11,14 @@ import gastfreund.housefile.HouseFile;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.util.List;
+import org.junit.jupiter.api.AfterEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 
 /** Orders placed and paid over HTTP, and what our books and the gateway's say of them. */
 abstract class OrdersTest extends DemoHouseTest {
 
-    static final String HOST = "okka@quillmere.example";
+    static final Actor HOST = Actor.host("okka@quillmere.example");
 
     @Autowired
     OrderService orders;
@@ -66,6 +68,19 @@ abstract class OrdersTest extends DemoHouseTest {
         assertThat(told.get("captured") + " " + told.get("released") + " " + told.get("refunded"))
                 .isEqualTo(payment(order).replaceAll("^[a-z ]+ ", ""));
         booksAgree(order);
+    }
+
+    /** After every test: of each line it is known which payments paid what the house has of it. */
+    @AfterEach
+    final void partsAddUp() {
+        assertThat(jdbc.sql("""
+                        SELECT group_concat(l.booking || ' ' || l.paid) FROM order_lines l WHERE l.paid <>
+                            (SELECT coalesce(sum(p.amount - p.refunded), 0) FROM payment_parts p WHERE p.subject = l.booking)
+                        """)
+                        .query(String.class)
+                        .optional())
+                .as("lines of which nobody knows who paid them")
+                .isEmpty();
     }
 
     /** What receipts less credit notes say an order brings is what is asked for what stands, and kept of what does not. */

@@ -74,6 +74,8 @@ class TransferTest extends OrdersTest {
         assertThat(transfer.reference()).matches(order.number() + "-[A-Z2-9]{3}");
         assertThat(order.status()).isEqualTo(OrderStatus.WAITING);
         assertThat(line(order).status()).isEqualTo(BookingStatus.HELD);
+        assertThat(line(order).expires()).as("first for two days").isEqualTo(order.placed().plus(Duration.ofHours(48)));
+        confirm(order.id());
         assertThat(line(order).expires()).isEqualTo(transfer.expires());
         String page = get("/bookings/" + order.token()).body();
         assertThat(page)

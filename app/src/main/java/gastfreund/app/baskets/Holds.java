@@ -1,0 +1,200 @@
+package gastfreund.app.baskets;
+
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.door.Doorkeeper;
+import gastfreund.app.house.Tokens;
+import gastfreund.app.openings.Choice;
+import gastfreund.app.openings.OpeningsService;
+import gastfreund.app.openings.Slot;
+import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.orders.Quote;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.interceptor.TransactionAspectSupport;
+
+/** Holds places for guests, and no more of them than is fair to others. */
+@Service
+class Holds {
+
+    /** How often a hold gets new time because the booking's time changed. */
+    private static final int MOST_RENEWALS = 2;
+
+    /** How long after it first began a hold ends, whatever was changed. */
+    private static final Duration LONGEST_HOLD = Duration.ofMinutes(45);
+
+    private final BasketStore store;
+    private final CatalogueService catalogues;
+    private final OpeningsService openings;
+    private final HoldShares shares;
+    private final Doorkeeper doorkeeper;
+    private final Tokens tokens;
+    private final Clock clock;
+
+    Holds(
+            BasketStore store,
+            CatalogueService catalogues,
+            OpeningsService openings,
+            HoldShares shares,
+            Doorkeeper doorkeeper,
+            Tokens tokens,
+            Clock clock) {
+        this.store = store;
+        this.catalogues = catalogues;
+        this.openings = openings;
+        this.shares = shares;
+        this.doorkeeper = doorkeeper;
+        this.tokens = tokens;
+        this.clock = clock;
+    }
+
+    /** The basket if there is one with this token, otherwise a new one; belongs into the transaction that fills it. */
+    String orFresh(String basket) {
+        if (basket != null && store.exists(basket)) {
+            return basket;
+        }
+        String token = tokens.next();
+        store.insert(token, clock.instant());
+        return token;
+    }
+
+    /**
+     * Holds a place if it is free. The write lock is taken before anything is read, so that of two guests who want the
+     * last place one gets it and the other is told. A visitor's first place costs nothing; the next ones cost a moment's
+     * work, and only so much may be kept by those who have not paid.
+     *
+     * @param basket null where the guest has none yet
+     */
+    @Transactional
+    public Kept keep(String basket, KeepRequest request) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        if (basket != null && store.lines(basket).size() >= BasketService.MOST_LINES) {
+            return new Kept.TooMany(basket);
+        }
+        Optional<Answer.Entry> entry = entryAt(request, now);
+        if (entry.isEmpty()) {
+            return new Kept.Gone();
+        }
+        Answer.Judged option = Slot.cheapest(entry.get());
+        if (request.price() != null && option.opening().price().minor() > request.price()) {
+            return new Kept.Dearer();
+        }
+        int kept = store.countKept(request.visitor(), now);
+        Doorkeeper.Verdict door = doorkeeper.judge(
+                Doorkeeper.Purpose.KEEP, request.visitor(), request.seal(), request.proof(), doorkeeper.bitsBeside(kept));
+        boolean welcome = door == Doorkeeper.Verdict.WELCOME;
+        Kept.NotYet notYet = new Kept.NotYet(door == Doorkeeper.Verdict.SOON ? request.seal() : "");
+        if (kept > 0 && !welcome) {
+            return notYet;
+        }
+        String token = orFresh(basket);
+        store.insertHold(token, held(request.choice(), entry.get(), option, now), request.visitor());
+        HoldShares.Verdict share = shares.judge(request, now);
+        boolean first = kept == 0 && share == HoldShares.Verdict.HOUSE;
+        if (share != HoldShares.Verdict.ENOUGH_LEFT && !(first && welcome)) {
+            return undone(first ? notYet : new Kept.TooMuch());
+        }
+        boolean served = kept > 0 || first;
+        return served && !doorkeeper.spend(request.seal()) ? undone(new Kept.NotYet("")) : new Kept.Held(token);
+    }
+
+    /** Gives up what the current transaction has done. */
+    private static Kept undone(Kept instead) {
+        TransactionAspectSupport.currentTransactionStatus().setRollbackOnly();
+        return instead;
+    }
+
+    /**
+     * Changes a line into another choice of its offer, if that can be had; where it cannot, the line stays as it was. Who
+     * serves stays the same as far as possible. The hold gets new time only where the booking's time changes, and not
+     * without end.
+     *
+     * @param request says of its booking that its place counts as free
+     */
+    @Transactional
+    public Kept change(String basket, BasketLine line, KeepRequest request) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        Optional<Answer.Entry> entry = line.isHeld(now) ? entryAt(request, now) : Optional.empty();
+        if (entry.isEmpty()) {
+            return new Kept.Gone();
+        }
+        Answer.Judged option = entry.get().open().stream()
+                .filter(o -> o.staff().equals(line.staff()) && request.choice().staff() == null)
+                .findFirst()
+                .orElseGet(() -> Slot.cheapest(entry.get()));
+        if (request.price() != null && option.opening().price().minor() > request.price()) {
+            return new Kept.Dearer();
+        }
+        store.change(basket, changed(line, request.choice(), entry.get(), option, now));
+        boolean first = store.countKept(request.visitor(), now) <= 1;
+        return first || shares.judge(request, now) == HoldShares.Verdict.ENOUGH_LEFT
+                ? new Kept.Held(basket)
+                : undone(new Kept.TooMuch());
+    }
+
+    private BasketLine held(Choice choice, Answer.Entry entry, Answer.Judged option, Instant now) {
+        Instant until = now.plus(holdTime());
+        return line(new BookingId(tokens.next()), choice, entry, option, Quote.Pay.NOW, now, until, now, 0);
+    }
+
+    private BasketLine changed(
+            BasketLine line, Choice choice, Answer.Entry entry, Answer.Judged option, Instant now) {
+        boolean other = entry.time().start() != line.time().start();
+        boolean anew = other && line.renewals() < MOST_RENEWALS;
+        Instant end = line.firstHeld().plus(holdTime().compareTo(LONGEST_HOLD) > 0 ? holdTime() : LONGEST_HOLD);
+        Instant wished = now.plus(holdTime());
+        Instant until = anew ? (wished.isBefore(end) ? wished : end) : line.expires();
+        return line(
+                line.id(), choice, entry, option, line.pay(), other ? now : line.heldSince(), until, line.firstHeld(),
+                line.renewals() + (anew ? 1 : 0));
+    }
+
+    private Duration holdTime() {
+        return Duration.ofMinutes(catalogues.catalogue().holdMinutes());
+    }
+
+    private static BasketLine line(
+            BookingId id,
+            Choice choice,
+            Answer.Entry entry,
+            Answer.Judged option,
+            Quote.Pay pay,
+            Instant since,
+            Instant until,
+            Instant first,
+            int renewals) {
+        return new BasketLine(
+                id,
+                choice.offer().id(),
+                entry.time(),
+                option.place(),
+                choice.length().id(),
+                choice.units(),
+                choice.party(),
+                choice.addOns(),
+                option.staff(),
+                pay,
+                since,
+                until,
+                first,
+                renewals);
+    }
+
+    /** How many places a visitor keeps without having paid. */
+    int countKept(String visitor) {
+        return store.countKept(visitor, clock.instant());
+    }
+
+    private Optional<Answer.Entry> entryAt(KeepRequest request, Instant now) {
+        LocalDate date = catalogues.catalogue().zone().dateOf(request.start());
+        return openings.openings(request.choice().query(date, date, now)).entries().stream()
+                .filter(e -> e.time().start() == request.start())
+                .findFirst();
+    }
+}

@@ -1,0 +1,2 @@
+/** What keeps programs from keeping places and ordering, without hurting people. */
+package gastfreund.app.door;
