@@ -1,0 +1,144 @@
+package gastfreund.app.guests;
+
+import gastfreund.app.house.Actor;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Reads and removes what the house has of its guests, in whichever table it lies. */
+@Repository
+class GuestStore {
+
+    private static final String OPEN =
+            """
+            (EXISTS (SELECT 1 FROM bookings b WHERE b.order_id = o.id
+                     AND (b.status IN ('held', 'requested') OR b.status = 'confirmed' AND b.end_at > :now))
+             OR o.status = 'waiting'
+             OR EXISTS (SELECT 1 FROM payments p JOIN payment_steps s ON s.payment = p.id
+                        WHERE p.order_id = o.id AND s.done_at IS NULL)
+             OR EXISTS (SELECT 1 FROM outbox l WHERE l.order_id = o.id AND l.sent_at IS NULL))
+            """;
+
+    private final JdbcClient jdbc;
+
+    GuestStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** The orders of a mail address that are not forgotten, the first one first. */
+    List<Long> ordersOf(String email) {
+        return jdbc.sql("SELECT id FROM orders WHERE email = ? COLLATE NOCASE AND forgotten_at IS NULL ORDER BY id")
+                .param(email)
+                .query(Long.class)
+                .list();
+    }
+
+    /** Whether something of an address's orders is still to come: a booking, a payment or a letter. */
+    boolean isOpen(String email, Instant now) {
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM orders o WHERE o.email = :email COLLATE NOCASE AND " + OPEN + ")")
+                        .param("email", email)
+                        .param("now", now.getEpochSecond())
+                        .query(Integer.class)
+                        .single()
+                == 1;
+    }
+
+    /** Mail addresses of guests whose last booking ended, and whose last order was placed, before an instant. */
+    List<String> notSeenSince(Instant before, Instant now) {
+        return jdbc.sql(
+                        """
+                        SELECT o.email FROM orders o
+                        WHERE o.forgotten_at IS NULL
+                        GROUP BY o.email COLLATE NOCASE
+                        HAVING max(max(o.placed_at, coalesce((SELECT max(b.end_at) FROM bookings b
+                                                              WHERE b.order_id = o.id), 0))) < :before
+                           AND NOT max("""
+                                + OPEN + ") LIMIT 100")
+                .param("before", before.getEpochSecond())
+                .param("now", now.getEpochSecond())
+                .query(String.class)
+                .list();
+    }
+
+    /** Removes what a guest said of themselves from an order; {@code token} takes the place of the one they know. */
+    void forget(long order, String token, Instant now) {
+        run("DELETE FROM answers WHERE booking IN (SELECT booking FROM order_lines WHERE order_id = ?)", order);
+        run("DELETE FROM work WHERE kind = 'letter' AND subject IN (SELECT id FROM outbox WHERE order_id = ?)", order);
+        run("DELETE FROM outbox WHERE order_id = ?", order);
+        run("UPDATE journal SET why = '' WHERE order_id = ?", order);
+        run("UPDATE payment_steps SET why = '' WHERE payment IN (SELECT id FROM payments WHERE order_id = ?)", order);
+        run("UPDATE prepaid SET recipient = '', greeting = '' WHERE id IN (SELECT prepaid FROM goods WHERE order_id = ?)", order);
+        run("UPDATE goods SET recipient = '', greeting = '' WHERE order_id = ?", order);
+        run("UPDATE bookings SET visitor = NULL, basket = NULL WHERE order_id = ?", order);
+        jdbc.sql(
+                        """
+                        UPDATE orders SET name = '\u2013', email = '', phone = '', company = '', address = '', notes = '',
+                                          token = ?, basket = NULL, forgotten_at = ?
+                        WHERE id = ?
+                        """)
+                .params(token, now.getEpochSecond(), order)
+                .update();
+    }
+
+    /** Notes in the order's journal what somebody did with the guest's data. */
+    void note(long order, Actor who, String what, Instant now) {
+        jdbc.sql(
+                        """
+                        INSERT INTO journal (at, who, order_id, about, subject, step_from, step_to, why)
+                        SELECT ?, ?, id, 'order', '', status, status, ? FROM orders WHERE id = ?
+                        """)
+                .params(now.getEpochSecond(), who.code(), what, order)
+                .update();
+    }
+
+    private void run(String sql, long order) {
+        jdbc.sql(sql).param(order).update();
+    }
+
+    /** Rows about an order, each with its columns by name. */
+    List<Map<String, Object>> rows(String sql, long order) {
+        return jdbc.sql(sql).param(order).query().listOfRows();
+    }
+
+    void removeHolds(Instant before) {
+        jdbc.sql("DELETE FROM bookings WHERE order_id IS NULL AND status IN ('held', 'cancelled') AND expires_at < ?")
+                .param(before.getEpochSecond())
+                .update();
+    }
+
+    /** Baskets in which nothing lies any more that an order or a hold speaks of. */
+    void removeBaskets(Instant before) {
+        long instant = before.getEpochSecond();
+        jdbc.sql("UPDATE orders SET basket = NULL WHERE placed_at < ? AND basket IS NOT NULL").param(instant).update();
+        jdbc.sql("UPDATE bookings SET basket = NULL WHERE order_id IS NOT NULL AND held_at < ? AND basket IS NOT NULL")
+                .param(instant)
+                .update();
+        String old = "(SELECT b.token FROM baskets b WHERE b.created_at < ? "
+                + "AND NOT EXISTS (SELECT 1 FROM bookings k WHERE k.basket = b.token) "
+                + "AND NOT EXISTS (SELECT 1 FROM orders o WHERE o.basket = b.token))";
+        jdbc.sql("DELETE FROM goods WHERE order_id IS NULL AND basket IN " + old).param(instant).update();
+        jdbc.sql("DELETE FROM basket_prepaid WHERE basket IN " + old).param(instant).update();
+        jdbc.sql("DELETE FROM baskets WHERE token IN " + old + " AND NOT EXISTS (SELECT 1 FROM goods g WHERE g.basket = token)")
+                .param(instant)
+                .update();
+    }
+
+    void emptyLetters(Instant before) {
+        jdbc.sql("UPDATE outbox SET text_part = '', html_part = '', calendar = NULL WHERE sent_at < ? AND text_part <> ''")
+                .param(before.getEpochSecond())
+                .update();
+    }
+
+    /** The newest document stays: its number is where the next one goes on. */
+    void removeDocuments(Instant before) {
+        jdbc.sql("DELETE FROM documents WHERE issued_at < ? AND number < (SELECT max(number) FROM documents)")
+                .param(before.getEpochSecond())
+                .update();
+    }
+
+    void removeSignIns(Instant before) {
+        jdbc.sql("DELETE FROM sign_ins WHERE at < ?").param(before.getEpochSecond()).update();
+    }
+}

@@ -1,0 +1,90 @@
+package gastfreund.app.guests;
+
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.catalogue.KeepRules;
+import gastfreund.app.door.Doorkeeper;
+import gastfreund.app.house.Actor;
+import gastfreund.app.house.VisitorMarks;
+import gastfreund.app.rounds.Entry;
+import gastfreund.app.rounds.Kind;
+import gastfreund.app.rounds.Rounds;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Removes what is no longer to be kept: expired holds and baskets and the bodies of sent letters after thirty days, guests'
+ * data as long after their last booking as the house has set, documents as long after their issue as the law asks.
+ */
+@Component
+public class Tidying {
+
+    private static final Duration DAYS = Duration.ofDays(30);
+    private static final Duration SIGN_INS = Duration.ofDays(365);
+
+    private final GuestStore store;
+    private final GuestService guests;
+    private final CatalogueService catalogues;
+    private final Doorkeeper doorkeeper;
+    private final VisitorMarks marks;
+    private final Rounds rounds;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    Tidying(
+            GuestStore store,
+            GuestService guests,
+            CatalogueService catalogues,
+            Doorkeeper doorkeeper,
+            VisitorMarks marks,
+            Rounds rounds,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.store = store;
+        this.guests = guests;
+        this.catalogues = catalogues;
+        this.doorkeeper = doorkeeper;
+        this.marks = marks;
+        this.rounds = rounds;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    @Scheduled(fixedDelayString = "${gastfreund.jobs.tidy:1h}")
+    public void run() {
+        Instant old = clock.instant().minus(DAYS);
+        List<Entry> entries = new ArrayList<>();
+        entries.add(entry("holds", old, store::removeHolds));
+        entries.add(entry("baskets", old, store::removeBaskets));
+        entries.add(entry("letters", old, store::emptyLetters));
+        entries.add(entry("sign-ins", clock.instant().minus(SIGN_INS), store::removeSignIns));
+        entries.add(new Entry("seals", doorkeeper::forgetOld));
+        catalogues.find().ifPresent(catalogue -> {
+            KeepRules rules = catalogue.keeping();
+            entries.add(entry("documents", monthsAgo(rules.documentYears() * 12), store::removeDocuments));
+            entries.addAll(guests(monthsAgo(rules.guestMonths())));
+        });
+        rounds.each(Kind.TIDY, entries);
+    }
+
+    private Entry entry(String subject, Instant before, Consumer<Instant> remove) {
+        return new Entry(subject, () -> transaction.executeWithoutResult(status -> remove.accept(before)));
+    }
+
+    private List<Entry> guests(Instant before) {
+        return store.notSeenSince(before, clock.instant()).stream()
+                .map(email -> new Entry("guest-" + marks.ofGuest(email), () -> guests.forget(email, Actor.HOUSE)))
+                .toList();
+    }
+
+    private Instant monthsAgo(int months) {
+        return clock.instant().atOffset(ZoneOffset.UTC).minusMonths(months).toInstant();
+    }
+}
