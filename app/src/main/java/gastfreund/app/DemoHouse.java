@@ -2,6 +2,8 @@ package gastfreund.app;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.hosts.HostService;
+import gastfreund.app.hosts.Role;
+import gastfreund.app.house.DataFolder;
 import gastfreund.app.house.Settings;
 import gastfreund.app.orders.Contact;
 import gastfreund.app.orders.OrderIntake;
@@ -43,13 +45,21 @@ class DemoHouse implements SmartInitializingSingleton {
     private static final Duration BOOKED_EVERY = Duration.ofMinutes(157);
 
     private final Settings settings;
+    private final DataFolder data;
     private final CatalogueService catalogues;
     private final HostService hosts;
     private final OrderIntake intake;
     private final Clock clock;
 
-    DemoHouse(Settings settings, CatalogueService catalogues, HostService hosts, OrderIntake intake, Clock clock) {
+    DemoHouse(
+            Settings settings,
+            DataFolder data,
+            CatalogueService catalogues,
+            HostService hosts,
+            OrderIntake intake,
+            Clock clock) {
         this.settings = settings;
+        this.data = data;
         this.catalogues = catalogues;
         this.hosts = hosts;
         this.intake = intake;
@@ -69,10 +79,9 @@ class DemoHouse implements SmartInitializingSingleton {
     }
 
     private void fill(Path folder) throws IOException {
-        Path pictures = Files.createDirectories(settings.folder().resolve("pictures"));
         try (Stream<Path> files = Files.list(folder.resolve("pictures"))) {
             for (Path file : files.toList()) {
-                Files.copy(file, pictures.resolve(file.getFileName()));
+                data.takeIn(file);
             }
         }
         JsonNode written = HouseFile.parse(Files.readString(folder.resolve("quillmere.house.json")));
@@ -81,7 +90,7 @@ class DemoHouse implements SmartInitializingSingleton {
         JsonNode json = new MovedDates(zone, weeksSince(monday, zone)).of(written);
         HouseFile file = HouseFile.read(json);
         catalogues.open(json);
-        hosts.add(EMAIL, "Okka Brandt", PASSWORD, "owner");
+        hosts.add(EMAIL, "Okka Brandt", PASSWORD, Role.OWNER);
         List<Booking> bookings = file.bookings().stream()
                 .sorted(Comparator.comparingLong(Booking::start))
                 .toList();

@@ -16,7 +16,7 @@ final class MovedDates {
 
     private static final Pattern DATE = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
     private static final Pattern LOCAL = Pattern.compile(DATE + "T\\d{2}:\\d{2}");
-    private static final Pattern INSTANT = Pattern.compile(LOCAL + "(:\\d{2})?(Z|[+-]\\d{2}:\\d{2})");
+    private static final Pattern INSTANT = Pattern.compile(LOCAL + "(?::\\d{2})?+(?:Z|[+-]\\d{2}:\\d{2})");
 
     private final HouseZone zone;
     private final long weeks;

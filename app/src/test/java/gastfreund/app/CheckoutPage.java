@@ -1,6 +1,6 @@
 package gastfreund.app;
 
-import gastfreund.app.orders.Doorkeeper;
+import gastfreund.app.door.Doorkeeper;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -28,6 +28,16 @@ public final class CheckoutPage {
             }
         });
         Matcher seal = Pattern.compile("data-seal=\"([^\"]+)\" data-bits=\"(\\d+)\"").matcher(html);
+        if (seal.find()) {
+            form.put("seal", seal.group(1));
+            form.put("proof", proof(seal.group(1), Integer.parseInt(seal.group(2))));
+        }
+        return form;
+    }
+
+    /** A form for one more place, with the seal of a page and the proof for it where the page has one. */
+    public static Map<String, Object> sealed(String html, Map<String, Object> form) {
+        Matcher seal = Pattern.compile("name=\"seal\" value=\"([^\"]+)\" data-bits=\"(\\d+)\"").matcher(html);
         if (seal.find()) {
             form.put("seal", seal.group(1));
             form.put("proof", proof(seal.group(1), Integer.parseInt(seal.group(2))));

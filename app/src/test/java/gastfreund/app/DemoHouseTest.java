@@ -17,7 +17,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -45,6 +49,12 @@ public abstract class DemoHouseTest {
             return new MovableClock();
         }
     }
+
+    /** The header with which the tests' proxy says where a request comes from. */
+    protected static final String FROM = "X-Forwarded-For";
+
+    private static final AtomicInteger VISITORS = new AtomicInteger();
+    private final String visitor = somebody();
 
     @Autowired
     protected MovableClock clock;
@@ -76,6 +86,12 @@ public abstract class DemoHouseTest {
         registry.add("spring.mail.port", STANDINS::smtpPort);
         registry.add("gastfreund.limits.holds", () -> 10_000);
         registry.add("gastfreund.limits.checkouts", () -> 10_000);
+        registry.add("gastfreund.limits.letters", () -> 10_000);
+        registry.add("gastfreund.limits.slower", () -> "1ms");
+        registry.add("gastfreund.shares.visitor", () -> 1000);
+        registry.add("gastfreund.shares.house", () -> 1000);
+        registry.add("gastfreund.proxies", () -> "127.0.0.1");
+        registry.add("gastfreund.mail-from", () -> "house@quillmere.example");
         registry.add("gastfreund.jobs.outcomes", () -> "1h");
         registry.add("gastfreund.jobs.steps", () -> "200ms");
         registry.add("gastfreund.jobs.outbox", () -> "200ms");
@@ -100,7 +116,7 @@ public abstract class DemoHouseTest {
     }
 
     protected HttpResponse<String> get(String path) {
-        return send(HttpRequest.newBuilder(URI.create(address(path))).header("Accept", "text/html"));
+        return send(HttpRequest.newBuilder(URI.create(address(path))).header("Accept", "text/html").header(FROM, visitor));
     }
 
     protected HttpResponse<String> post(String path, Map<String, Object> form, String... headers) {
@@ -110,6 +126,9 @@ public abstract class DemoHouseTest {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address(path)))
                 .header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(HttpRequest.BodyPublishers.ofString(body));
+        if (!List.of(headers).contains(FROM)) {
+            request.header(FROM, visitor);
+        }
         if (headers.length > 0) {
             request.headers(headers);
         }
@@ -126,11 +145,21 @@ public abstract class DemoHouseTest {
         }
     }
 
-    /** Keeps a place over HTTP and gives the path to which that led. */
+    /** Somebody new keeps a place over HTTP; gives the path to which that led. */
     protected String keep(String offer, String length, int party, long start) {
-        HttpResponse<String> kept = post(
-                "/offers/" + offer + "/keep?party=" + party + "&length=" + length, Map.of("start", start));
-        return path(kept);
+        String path = "/offers/" + offer + "/keep?party=" + party + "&length=" + length;
+        return path(post(path, Map.of("start", start), FROM, somebody()));
+    }
+
+    /** The address of a visitor who was never here before. */
+    protected static String somebody() {
+        int number = VISITORS.incrementAndGet();
+        return "10." + number / 65_536 % 256 + "." + number / 256 % 256 + "." + number % 256;
+    }
+
+    /** The date on which the tests live. */
+    protected LocalDate today() {
+        return LocalDate.ofInstant(clock.instant(), ZoneId.of("Europe/Berlin"));
     }
 
     /** Orders a basket over HTTP and gives the address to which that led. */
@@ -138,6 +167,19 @@ public abstract class DemoHouseTest {
         HttpResponse<String> ordered =
                 post(basketPath + "/checkout", CheckoutPage.filled(get(basketPath + "/checkout").body(), name, email));
         return ordered.headers().firstValue("Location").orElseThrow();
+    }
+
+    /** Opens the link in the letter by which a guest shows that an order's address is theirs. */
+    protected String confirm(long order) {
+        String text = jdbc.sql("SELECT text_part FROM outbox WHERE order_id = ? AND kind IN ('prove', 'transfer') ORDER BY rowid DESC LIMIT 1")
+                .param(order)
+                .query(String.class)
+                .single();
+        Matcher link = Pattern.compile("(/bookings/[^/]+/prove)\\?key=(\\S+)").matcher(text);
+        if (!link.find()) {
+            throw new IllegalStateException("no link in " + text);
+        }
+        return path(post(link.group(1), Map.of("key", link.group(2))));
     }
 
     /** Chooses a card at the gateway and gives the path to which the guest is sent back. */

@@ -6,8 +6,17 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 
-/** The machine's clock, which a test can move ahead. */
+/**
+ * A clock that stood at one morning when the tests began, whatever day it is outside, goes on from there, and can be moved
+ * ahead by a test.
+ */
 public final class MovableClock extends Clock {
+
+    /** A Wednesday morning in the house's town. */
+    private static final Instant MORNING = Instant.parse("2027-01-13T08:30:00Z");
+
+    /** How far the tests are ahead of the machine; the stand-ins are as far. */
+    public static final Duration AHEAD = Duration.between(Clock.systemUTC().instant(), MORNING);
 
     private volatile Duration ahead = Duration.ZERO;
 
@@ -21,7 +30,7 @@ public final class MovableClock extends Clock {
 
     @Override
     public Instant instant() {
-        return Clock.systemUTC().instant().plus(ahead);
+        return Clock.systemUTC().instant().plus(AHEAD).plus(ahead);
     }
 
     @Override

@@ -17,18 +17,24 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Clock;
 import java.time.Duration;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 
 /** The application as a process of its own that can be killed, with the demo house and stand-ins of its own beside it. */
 public final class RunningApplication implements AutoCloseable {
 
-    private final Standins standins = Standins.others();
+    private final Standins standins;
+    private final Duration ahead;
     private final HttpClient http =
             HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
+    private final Random random = new Random();
     private final List<String> options;
     private final Path home;
     private final int port;
@@ -36,7 +42,14 @@ public final class RunningApplication implements AutoCloseable {
 
     /** @param options of the machine that runs it, as {@code -Xmx300m} */
     public RunningApplication(List<String> options) throws IOException {
+        this(options, MovableClock.AHEAD);
+    }
+
+    /** @param ahead how far its clock is ahead of the machine's */
+    public RunningApplication(List<String> options, Duration ahead) throws IOException {
         this.options = options;
+        this.ahead = ahead;
+        this.standins = Standins.others(ahead);
         home = Files.createTempDirectory("gastfreund-running");
         try (ServerSocket free = new ServerSocket(0)) {
             port = free.getLocalPort();
@@ -74,6 +87,12 @@ public final class RunningApplication implements AutoCloseable {
                 "--server.port=" + port,
                 "--gastfreund.home=" + home,
                 "--gastfreund.demo=" + (Files.exists(Path.of("demo")) ? "demo" : "../demo"),
+                "--gastfreund.ahead=" + ahead,
+                "--gastfreund.mail-from=house@quillmere.example",
+                "--gastfreund.shares.visitor=1000",
+                "--gastfreund.proxies=127.0.0.1",
+                "--gastfreund.limits.letters=1000000",
+                "--gastfreund.shares.house=1000",
                 "--gastfreund.gateway.url=" + standins.address(),
                 "--spring.mail.port=" + standins.smtpPort(),
                 "--gastfreund.limits.holds=1000000",
@@ -97,6 +116,16 @@ public final class RunningApplication implements AutoCloseable {
         }
     }
 
+    /** What its clock says, in seconds since the epoch. */
+    public long now() {
+        return Clock.systemUTC().instant().plus(ahead).getEpochSecond();
+    }
+
+    /** The date on which it lives. */
+    public LocalDate today() {
+        return LocalDate.ofInstant(Clock.systemUTC().instant().plus(ahead), ZoneId.of("Europe/Berlin"));
+    }
+
     public String address(String path) {
         return "http://localhost:" + port + path;
     }
@@ -116,7 +145,9 @@ public final class RunningApplication implements AutoCloseable {
 
     public HttpResponse<String> send(HttpRequest.Builder request) throws IOException {
         try {
-            return http.send(request.timeout(Duration.ofSeconds(15)).build(), HttpResponse.BodyHandlers.ofString());
+            // Every request comes from somebody else: what one visitor may keep is tried elsewhere.
+            String somebody = "10." + random.nextInt(256) + "." + random.nextInt(256) + "." + random.nextInt(256);
+            return http.send(request.header("X-Forwarded-For", somebody).timeout(Duration.ofSeconds(15)).build(), HttpResponse.BodyHandlers.ofString());
         } catch (InterruptedException e) {
             throw new IllegalStateException(e);
         }

@@ -11,6 +11,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -32,24 +33,33 @@ public final class Standins {
     /** Starts them once; they end with this process. */
     public static synchronized Standins running() {
         if (running == null) {
-            running = start();
+            running = start(MovableClock.AHEAD);
         }
         return running;
     }
 
     /** Starts others, with books of their own; they too end with this process. */
     public static Standins others() {
-        return start();
+        return start(MovableClock.AHEAD);
     }
 
-    private static Standins start() {
+    /** Starts others whose clock is as far ahead of the machine's. */
+    public static Standins others(Duration ahead) {
+        return start(ahead);
+    }
+
+    private static Standins start(Duration ahead) {
         Path jar = Path.of("../standins/target/standins-0.1.0-exec.jar");
         if (!Files.exists(jar)) {
             jar = Path.of("standins/target/standins-0.1.0-exec.jar");
         }
         try {
             ProcessBuilder builder = new ProcessBuilder(
-                    Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx256m", "-jar", jar.toString());
+                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                    "-Xmx256m",
+                    "-jar",
+                    jar.toString(),
+                    "--standins.ahead=" + ahead);
             builder.environment().put("STANDINS_PORT", "0");
             builder.environment().put("STANDINS_SMTP_PORT", "0");
             Process process = builder.redirectErrorStream(true).start();

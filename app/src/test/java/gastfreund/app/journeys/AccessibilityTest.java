@@ -46,7 +46,7 @@ class AccessibilityTest extends DemoHouseTest {
             assertThat(faults(page)).as("board").isEmpty();
             page.navigate(address("/desk/orders"));
             assertThat(faults(page)).as("orders").isEmpty();
-            for (String path : List.of("/desk/ways", "/desk/payments")) {
+            for (String path : List.of("/desk/ways", "/desk/payments", "/desk/account", "/desk/sign-ins", "/desk/guests")) {
                 page.navigate(address(path));
                 assertThat(faults(page)).as(path).isEmpty();
             }

@@ -2,7 +2,10 @@ package gastfreund.app.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -79,6 +82,48 @@ class DeskTest extends Journey {
         assertThat(heading("See you soon, Minna Fahl-Lind")).isVisible();
         link("Change my details").click();
         assertThat(page.getByLabel("Regularly").first()).isChecked();
+    }
+
+    @Test
+    void theOwnerLooksAtAGuestsPageTakesTheirDataOutAndForgetsThem() throws IOException {
+        open(true, 1280);
+        keepSomething("Wheel hire", 2);
+        checkOut("Jonna Ebel");
+        payWith("Works");
+        assertThat(heading("See you soon, Jonna Ebel")).isVisible();
+        signIn();
+        page.navigate(address("/desk/orders"));
+        page.locator("main table a").first().click();
+        link("The guest\u2019s page").click();
+        assertThat(page.getByText("This is what the guest sees")).isVisible();
+        assertThat(link("Cancel this booking")).hasCount(0);
+        link("Back to the order").click();
+        page.navigate(address("/desk/guests"));
+        page.getByLabel("Mail address").fill("nobody@post.example");
+        button("^Find").click();
+        assertThat(page.getByText("The house has nothing of this address.")).isVisible();
+        page.getByLabel("Mail address").fill("jonna.ebel@post.example");
+        button("^Find").click();
+        Download file = page.waitForDownload(() -> button("Take it out").click());
+        org.assertj.core.api.Assertions.assertThat(Files.readString(file.path())).contains("Jonna Ebel", "wheel-hire");
+        page.locator("summary", new Page.LocatorOptions().setHasText("Forget this guest")).click();
+        button("Forget this guest").last().click();
+        assertThat(page.getByText("Something is still to come")).isVisible();
+    }
+
+    @Test
+    void aHostChangesTheirPasswordAndSeesWhoSignedIn() {
+        open(true, 1280);
+        signIn();
+        link("My sign-in").click();
+        page.getByLabel("The old one").fill("wrong");
+        page.getByLabel("The new one").fill("seven red bricks");
+        button("Change it").click();
+        assertThat(page.getByText("That is not the old password.")).isVisible();
+        button("End all others").click();
+        assertThat(page.getByText("All other sessions have ended.")).isVisible();
+        link("Who signed in").click();
+        assertThat(page.locator("main table")).containsText("ended the other sessions");
     }
 
     @Test

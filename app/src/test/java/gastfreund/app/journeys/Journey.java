@@ -9,8 +9,12 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import gastfreund.app.DemoHouseTest;
+import gastfreund.core.openings.Answer;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 
@@ -26,6 +30,7 @@ abstract class Journey extends DemoHouseTest {
                 .newContext(new Browser.NewContextOptions()
                         .setViewportSize(width, 800)
                         .setLocale("en-GB")
+                        .setExtraHTTPHeaders(Map.of(FROM, somebody()))
                         .setJavaScriptEnabled(scripts));
         page = context.newPage();
         page.onConsoleMessage(m -> {
@@ -74,6 +79,17 @@ abstract class Journey extends DemoHouseTest {
         chooseDay(week * 5);
         page.locator(".slot").first().click();
         assertThat(page).hasURL(Pattern.compile("/basket/[A-Za-z0-9_-]{22}$"));
+    }
+
+    /** Keeps a place at one opening of an offer, for one person. */
+    final void keepOpening(String offer, String length, Answer.Entry entry) {
+        page.navigate(address("/offers/" + offer + "?length=" + length + "&day=" + dateOf(entry)));
+        page.locator("form:has(input[name=start][value='" + entry.time().start() + "']) .slot").click();
+        assertThat(page).hasURL(Pattern.compile("/basket/[A-Za-z0-9_-]{22}$"));
+    }
+
+    static LocalDate dateOf(Answer.Entry entry) {
+        return LocalDate.ofInstant(entry.time().startInstant(), ZoneId.of("Europe/Berlin"));
     }
 
     final void checkOut(String name) {

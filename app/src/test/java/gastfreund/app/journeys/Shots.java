@@ -8,6 +8,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.ReducedMotion;
 import gastfreund.app.GastfreundApplication;
+import gastfreund.app.MovableClock;
 import gastfreund.app.PdfPicture;
 import gastfreund.app.Standins;
 import java.awt.image.BufferedImage;
@@ -38,6 +39,8 @@ public final class Shots {
                 "--server.port=0",
                 "--gastfreund.home=" + Files.createTempDirectory("gastfreund-shots"),
                 "--gastfreund.demo=demo",
+                "--gastfreund.ahead=" + MovableClock.AHEAD,
+                "--gastfreund.mail-from=house@quillmere.example",
                 "--gastfreund.gateway.url=" + standins.address(),
                 "--spring.mail.port=" + standins.smtpPort());
         String port = app.getEnvironment().getProperty("local.server.port");
