@@ -25,7 +25,6 @@ import org.springframework.web.servlet.HandlerMapping;
 class BasketAdvice {
 
     private static final int MOST_TOKEN = 40;
-    private static final int MOST_SEAL = 120;
 
     /**
      * What the head of a page says of the basket.
@@ -82,7 +81,7 @@ class BasketAdvice {
             return Optional.empty();
         }
         String sealed = field(request, "sealed");
-        String seal = sealed != null && sealed.length() <= MOST_SEAL && !sealed.isBlank()
+        String seal = sealed != null && sealed.length() <= Doorkeeper.MOST_SEAL && !sealed.isBlank()
                 ? sealed
                 : doorkeeper.seal(Doorkeeper.Purpose.KEEP, visitor);
         return Optional.of(new Door(seal, doorkeeper.bitsBeside(kept)));

@@ -82,7 +82,7 @@ class Holds {
             return new Kept.Gone();
         }
         Answer.Judged option = Slot.cheapest(entry.get());
-        if (request.price() != null && option.opening().price().minor() > request.price()) {
+        if (isDearer(option, request)) {
             return new Kept.Dearer();
         }
         int kept = store.countKept(request.visitor(), now);
@@ -102,6 +102,11 @@ class Holds {
         }
         boolean served = kept > 0 || first;
         return served && !doorkeeper.spend(request.seal()) ? undone(new Kept.NotYet("")) : new Kept.Held(token);
+    }
+
+    /** Whether it costs more than the guest was shown; whoever was shown no price takes any. */
+    private static boolean isDearer(Answer.Judged option, KeepRequest request) {
+        return request.price() != null && option.opening().price().minor() > request.price();
     }
 
     /** Gives up what the current transaction has done. */
@@ -128,7 +133,7 @@ class Holds {
                 .filter(o -> o.staff().equals(line.staff()) && request.choice().staff() == null)
                 .findFirst()
                 .orElseGet(() -> Slot.cheapest(entry.get()));
-        if (request.price() != null && option.opening().price().minor() > request.price()) {
+        if (isDearer(option, request)) {
             return new Kept.Dearer();
         }
         store.change(basket, changed(line, request.choice(), entry.get(), option, now));

@@ -40,8 +40,10 @@ public class Doorkeeper {
         KEEP
     }
 
+    /** The longest text that can be a seal. */
+    public static final int MOST_SEAL = 120;
+
     private static final Duration LONGEST = Duration.ofHours(12);
-    private static final int MOST_SEAL = 120;
     private static final int MOST_PROOF = 20;
 
     /** Each place that somebody keeps already makes the work for the next one twice as long, so many times. */

@@ -2,6 +2,7 @@ package gastfreund.app.guests;
 
 import gastfreund.app.house.Actor;
 import gastfreund.app.house.Tokens;
+import gastfreund.app.orders.OrderService;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.LinkedHashMap;
@@ -68,11 +69,13 @@ class GuestService {
             """;
 
     private final GuestStore store;
+    private final OrderService books;
     private final Tokens tokens;
     private final Clock clock;
 
-    GuestService(GuestStore store, Tokens tokens, Clock clock) {
+    GuestService(GuestStore store, OrderService books, Tokens tokens, Clock clock) {
         this.store = store;
+        this.books = books;
         this.tokens = tokens;
         this.clock = clock;
     }
@@ -91,7 +94,7 @@ class GuestService {
             ObjectNode order = (ObjectNode) JSON.<JsonNode>valueToTree(store.rows(ORDER, id).get(0));
             PARTS.forEach((name, sql) -> order.set(name, JSON.<JsonNode>valueToTree(store.rows(sql, id))));
             orders.add(order);
-            store.note(id, host, "the guest's data were taken out", clock.instant());
+            books.note(id, host, "the guest's data were taken out");
         }
         return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(file);
     }
@@ -110,7 +113,7 @@ class GuestService {
         }
         orders.forEach(order -> {
             store.forget(order, tokens.next(), now);
-            store.note(order, who, "the guest's data were forgotten", now);
+            books.note(order, who, "the guest's data were forgotten");
         });
         return true;
     }

@@ -1,6 +1,5 @@
 package gastfreund.app.guests;
 
-import gastfreund.app.house.Actor;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -79,17 +78,6 @@ class GuestStore {
                         WHERE id = ?
                         """)
                 .params(token, now.getEpochSecond(), order)
-                .update();
-    }
-
-    /** Notes in the order's journal what somebody did with the guest's data. */
-    void note(long order, Actor who, String what, Instant now) {
-        jdbc.sql(
-                        """
-                        INSERT INTO journal (at, who, order_id, about, subject, step_from, step_to, why)
-                        SELECT ?, ?, id, 'order', '', status, status, ? FROM orders WHERE id = ?
-                        """)
-                .params(now.getEpochSecond(), who.code(), what, order)
                 .update();
     }
 

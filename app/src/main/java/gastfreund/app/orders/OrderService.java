@@ -262,4 +262,14 @@ public class OrderService {
         answers.replace(order.standing().stream().map(OrderLine::booking).toList(), given);
         journal.noteOrder(order, Actor.GUEST, "details", clock.instant());
     }
+
+    /**
+     * Notes in an order's journal what somebody did that moves nothing; joins the transaction in which they did it.
+     *
+     * @throws java.util.NoSuchElementException where there is no such order
+     */
+    @Transactional
+    public void note(long order, Actor who, String what) {
+        journal.noteOrder(byId(order), who, what, clock.instant());
+    }
 }

@@ -2,7 +2,6 @@ package gastfreund.app.payments;
 
 import gastfreund.app.house.Origins;
 import gastfreund.app.house.Settings;
-import java.net.URI;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -46,12 +45,7 @@ public class Gateways implements Origins {
     public List<GatewayAccount> accounts() {
         Map<String, GatewayAccount> accounts = new LinkedHashMap<>();
         if (settings.isDemo()) {
-            Map<String, String> keys = Map.of(
-                    "url", settings.gateway().url(),
-                    "key", settings.gateway().key(),
-                    "secret", settings.gateway().secret());
-            GatewayAccount practice =
-                    new GatewayAccount(GatewayAccount.Kind.CARD, GatewayAccount.Mode.PRACTICE, true, keys);
+            GatewayAccount practice = practice();
             accounts.put(practice.name(), practice);
         }
         for (GatewayAccount.Kind kind : GatewayAccount.Kind.values()) {
@@ -153,6 +147,15 @@ public class Gateways implements Origins {
                 .orElseThrow(() -> new GatewayException("the house has no gateway " + name));
     }
 
+    /** The practice gateway that ships, as the demo uses it. */
+    private GatewayAccount practice() {
+        Map<String, String> keys = Map.of(
+                "url", settings.gateway().url(),
+                "key", settings.gateway().key(),
+                "secret", settings.gateway().secret());
+        return new GatewayAccount(GatewayAccount.Kind.CARD, GatewayAccount.Mode.PRACTICE, true, keys);
+    }
+
     /** The account to which a payment was made. */
     public GatewayAccount accountOf(Payment payment) {
         return byName(payment.gateway()).account();
@@ -169,8 +172,7 @@ public class Gateways implements Origins {
         if (origins == null) {
             TreeSet<String> all = new TreeSet<>(store.origins());
             if (settings.isDemo()) {
-                URI practice = URI.create(settings.gateway().url());
-                all.add(practice.getScheme() + "://" + practice.getAuthority());
+                all.add(practice().origin());
             }
             origins = String.join(" ", all);
         }
