@@ -34,7 +34,11 @@ class BoardStore {
                         FROM bookings b
                         LEFT JOIN orders o ON o.id = b.order_id
                         LEFT JOIN order_lines l ON l.booking = b.id
-                        WHERE b.start_at > :from - (SELECT coalesce(max(end_at - start_at), 0) FROM bookings)
+                        WHERE b.start_at > :from - max(
+                                  (SELECT coalesce(max(end_at - start_at), 0) FROM bookings
+                                   WHERE status IN ('requested', 'confirmed', 'completed', 'no-show')),
+                                  (SELECT coalesce(max(end_at - start_at), 0) FROM bookings
+                                   WHERE status = 'held' AND expires_at > :now))
                           AND b.start_at < :to
                           AND b.end_at > :from
                           AND (b.status IN ('requested', 'confirmed', 'completed', 'no-show')

@@ -2,11 +2,10 @@ package gastfreund.app.guests;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Reads and removes what the house has of its guests, in whichever table it lies. */
+/** Finds guests and removes what they said of themselves, in whichever table it lies. */
 @Repository
 class GuestStore {
 
@@ -48,13 +47,14 @@ class GuestStore {
     List<String> notSeenSince(Instant before, Instant now) {
         return jdbc.sql(
                         """
-                        SELECT o.email FROM orders o
-                        WHERE o.forgotten_at IS NULL
-                        GROUP BY o.email COLLATE NOCASE
-                        HAVING max(max(o.placed_at, coalesce((SELECT max(b.end_at) FROM bookings b
-                                                              WHERE b.order_id = o.id), 0))) < :before
-                           AND NOT max("""
-                                + OPEN + ") LIMIT 100")
+                        SELECT DISTINCT lower(old.email) FROM orders old
+                        WHERE old.forgotten_at IS NULL AND old.placed_at < :before
+                          AND NOT EXISTS (SELECT 1 FROM orders o
+                                          WHERE o.email = old.email COLLATE NOCASE AND o.forgotten_at IS NULL
+                                            AND (o.placed_at >= :before
+                                                 OR EXISTS (SELECT 1 FROM bookings b
+                                                            WHERE b.order_id = o.id AND b.end_at >= :before)
+                                                 OR\s""" + OPEN + ")) LIMIT 100")
                 .param("before", before.getEpochSecond())
                 .param("now", now.getEpochSecond())
                 .query(String.class)
@@ -83,50 +83,5 @@ class GuestStore {
 
     private void run(String sql, long order) {
         jdbc.sql(sql).param(order).update();
-    }
-
-    /** Rows about an order, each with its columns by name. */
-    List<Map<String, Object>> rows(String sql, long order) {
-        return jdbc.sql(sql).param(order).query().listOfRows();
-    }
-
-    void removeHolds(Instant before) {
-        jdbc.sql("DELETE FROM bookings WHERE order_id IS NULL AND status IN ('held', 'cancelled') AND expires_at < ?")
-                .param(before.getEpochSecond())
-                .update();
-    }
-
-    /** Baskets in which nothing lies any more that an order or a hold speaks of. */
-    void removeBaskets(Instant before) {
-        long instant = before.getEpochSecond();
-        jdbc.sql("UPDATE orders SET basket = NULL WHERE placed_at < ? AND basket IS NOT NULL").param(instant).update();
-        jdbc.sql("UPDATE bookings SET basket = NULL WHERE order_id IS NOT NULL AND held_at < ? AND basket IS NOT NULL")
-                .param(instant)
-                .update();
-        String old = "(SELECT b.token FROM baskets b WHERE b.created_at < ? "
-                + "AND NOT EXISTS (SELECT 1 FROM bookings k WHERE k.basket = b.token) "
-                + "AND NOT EXISTS (SELECT 1 FROM orders o WHERE o.basket = b.token))";
-        jdbc.sql("DELETE FROM goods WHERE order_id IS NULL AND basket IN " + old).param(instant).update();
-        jdbc.sql("DELETE FROM basket_prepaid WHERE basket IN " + old).param(instant).update();
-        jdbc.sql("DELETE FROM baskets WHERE token IN " + old + " AND NOT EXISTS (SELECT 1 FROM goods g WHERE g.basket = token)")
-                .param(instant)
-                .update();
-    }
-
-    void emptyLetters(Instant before) {
-        jdbc.sql("UPDATE outbox SET text_part = '', html_part = '', calendar = NULL WHERE sent_at < ? AND text_part <> ''")
-                .param(before.getEpochSecond())
-                .update();
-    }
-
-    /** The newest document stays: its number is where the next one goes on. */
-    void removeDocuments(Instant before) {
-        jdbc.sql("DELETE FROM documents WHERE issued_at < ? AND number < (SELECT max(number) FROM documents)")
-                .param(before.getEpochSecond())
-                .update();
-    }
-
-    void removeSignIns(Instant before) {
-        jdbc.sql("DELETE FROM sign_ins WHERE at < ?").param(before.getEpochSecond()).update();
     }
 }

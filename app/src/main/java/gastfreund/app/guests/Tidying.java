@@ -29,7 +29,8 @@ public class Tidying {
     private static final Duration DAYS = Duration.ofDays(30);
     private static final Duration SIGN_INS = Duration.ofDays(365);
 
-    private final GuestStore store;
+    private final GuestStore known;
+    private final TidyStore store;
     private final GuestService guests;
     private final CatalogueService catalogues;
     private final Doorkeeper doorkeeper;
@@ -39,7 +40,8 @@ public class Tidying {
     private final Clock clock;
 
     Tidying(
-            GuestStore store,
+            GuestStore known,
+            TidyStore store,
             GuestService guests,
             CatalogueService catalogues,
             Doorkeeper doorkeeper,
@@ -47,6 +49,7 @@ public class Tidying {
             Rounds rounds,
             TransactionTemplate transaction,
             Clock clock) {
+        this.known = known;
         this.store = store;
         this.guests = guests;
         this.catalogues = catalogues;
@@ -79,7 +82,7 @@ public class Tidying {
     }
 
     private List<Entry> guests(Instant before) {
-        return store.notSeenSince(before, clock.instant()).stream()
+        return known.notSeenSince(before, clock.instant()).stream()
                 .map(email -> new Entry("guest-" + marks.ofGuest(email), () -> guests.forget(email, Actor.HOUSE)))
                 .toList();
     }

@@ -29,24 +29,31 @@ class BookedStore {
         this.jdbc = jdbc;
     }
 
-    Booked touching(Interval reach) {
-        return Booked.of(bookings(reach), busy(reach));
+    /** What takes time at {@code now}; places that are no longer kept do not. */
+    Booked touching(Interval reach, Instant now) {
+        return Booked.of(bookings(reach, now), busy(reach));
     }
 
-    private List<Booking> bookings(Interval reach) {
+    private List<Booking> bookings(Interval reach, Instant now) {
         return jdbc.sql(
                         """
                         SELECT b.id, b.offer, b.start_at, b.end_at, b.place, b.party, b.status, b.expires_at,
                                (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
                         FROM bookings b
-                        WHERE b.start_at > :from - (SELECT coalesce(max(end_at - start_at), 0) FROM bookings)
+                        WHERE b.start_at > :from - max(
+                                  (SELECT coalesce(max(end_at - start_at), 0) FROM bookings
+                                   WHERE status IN ('requested', 'confirmed', 'completed', 'no-show')),
+                                  (SELECT coalesce(max(end_at - start_at), 0) FROM bookings
+                                   WHERE status = 'held' AND expires_at > :now))
                           AND b.start_at < :to
                           AND b.end_at > :from
-                          AND b.status IN ('held', 'requested', 'confirmed', 'completed', 'no-show')
+                          AND (b.status IN ('requested', 'confirmed', 'completed', 'no-show')
+                               OR b.status = 'held' AND b.expires_at > :now)
                         ORDER BY b.start_at, b.id
                         """)
                 .param("from", reach.start() * 60)
                 .param("to", reach.end() * 60)
+                .param("now", now.getEpochSecond())
                 .query(BookedStore::booking)
                 .list();
     }

@@ -46,12 +46,7 @@ public class OpeningsService {
     }
 
     private Booked booked(Catalogue catalogue, Query query) {
-        return store.touching(Openings.reach(catalogue.house(), query));
-    }
-
-    /** What takes time in a stretch of it. */
-    public Booked booked(Interval reach) {
-        return store.touching(reach);
+        return store.touching(Openings.reach(catalogue.house(), query), query.now());
     }
 
     /** The next opening from the query's first date on, whatever its last; empty where none is within reach. */

@@ -52,9 +52,9 @@ class DueStore {
     List<BookingId> toAskFor(Instant now, LocalDate today, Instant placedBefore, Instant askedBefore) {
         return jdbc.sql(
                         """
-                        SELECT l.booking FROM order_lines l JOIN bookings b ON b.id = l.booking
+                        SELECT l.booking FROM bookings b JOIN order_lines l ON l.booking = b.id
                             JOIN orders o ON o.id = l.order_id
-                        WHERE b.status = 'confirmed' AND b.start_at > :now
+                        WHERE b.status = 'confirmed' AND b.end_at > :now AND b.start_at > :now
                           AND (l.balance_due <= :today AND l.paid + l.waived < l.total
                                OR l.paid + l.waived < l.due_now AND o.placed_at < :placed
                                   AND NOT EXISTS (SELECT 1 FROM payments p
@@ -74,9 +74,9 @@ class DueStore {
     List<Long> owing() {
         return jdbc.sql(
                         """
-                        SELECT l.order_id FROM order_lines l JOIN bookings b ON b.id = l.booking
-                        WHERE l.asked_at IS NOT NULL AND l.paid + l.waived < l.total AND b.status IN ('confirmed', 'completed')
-                        GROUP BY l.order_id
+                        SELECT b.order_id FROM order_lines l JOIN bookings b ON b.id = l.booking
+                        WHERE l.asked_at > 0 AND l.total > l.paid + l.waived AND b.status IN ('confirmed', 'completed')
+                        GROUP BY b.order_id
                         ORDER BY min(b.start_at)
                         """)
                 .query(Long.class)

@@ -234,7 +234,7 @@ class PaymentStore implements Attention {
                                           WHERE p.id = s.payment AND p.gateway IN ('transfer', 'practice-transfer'))
                           AND NOT EXISTS (SELECT 1 FROM payment_steps e
                                           WHERE e.payment = s.payment AND e.done_at IS NULL AND e.rowid < s.rowid)
-                          AND\s""" + WorkStore.isReady(Kind.STEP, "s.id") + " ORDER BY s.rowid LIMIT 100")
+                          AND\s""" + WorkStore.isReady(Kind.STEP, "s.id") + " ORDER BY s.asked_at, s.rowid LIMIT 100")
                 .param("now", now.getEpochSecond())
                 .query(PaymentStore::step)
                 .list();

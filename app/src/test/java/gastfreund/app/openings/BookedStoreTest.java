@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import gastfreund.app.DemoHouseTest;
+import gastfreund.core.openings.Answer;
 import gastfreund.core.time.Interval;
+import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -25,22 +27,19 @@ class BookedStoreTest extends DemoHouseTest {
     }
 
     private List<String> ids(long from, long to) {
-        return store.touching(Interval.between(from, to)).bookings().stream()
+        return store.touching(Interval.between(from, to), clock.instant()).bookings().stream()
                 .map(b -> b.id().value())
                 .toList();
     }
 
     @Test
-    void theQueryGoesByIndex() {
-        List<String> plan = jdbc.sql(
-                        """
-                        EXPLAIN QUERY PLAN SELECT id FROM bookings
-                        WHERE start_at > 5 - (SELECT coalesce(max(end_at - start_at), 0) FROM bookings) AND start_at < 9
-                        """)
-                .query((row, n) -> row.getString("detail"))
-                .list();
-        assertThat(plan).anyMatch(step -> step.contains("bookings_by_start"));
-        assertThat(plan).anyMatch(step -> step.contains("bookings_by_duration"));
+    void aPlaceThatIsNoLongerKeptIsNotRead() {
+        Answer.Entry free = opening("glaze-call", "25", 1, 4);
+        keep("glaze-call", "25", 1, free.time().start());
+        String hold = jdbc.sql("SELECT id FROM bookings WHERE status = 'held' ORDER BY rowid DESC LIMIT 1").query(String.class).single();
+        assertThat(ids(free.time().start(), free.time().start() + 1)).contains(hold);
+        clock.moveAhead(Duration.ofMinutes(16));
+        assertThat(ids(free.time().start(), free.time().start() + 1)).doesNotContain(hold);
     }
 
     @Test
