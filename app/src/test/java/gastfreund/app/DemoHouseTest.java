@@ -1,5 +1,6 @@
 package gastfreund.app;
 
+import gastfreund.app.catalogue.CatalogueEdits;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.LengthId;
@@ -36,7 +37,7 @@ import org.springframework.test.context.DynamicPropertySource;
 
 /** The whole application with the demo house on a real file, and the stand-ins beside it; one for all such tests. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
-@Import(DemoHouseTest.Clocks.class)
+@Import({DemoHouseTest.Clocks.class, CatalogueEdits.class})
 public abstract class DemoHouseTest {
 
     protected static final Standins STANDINS = Standins.running();

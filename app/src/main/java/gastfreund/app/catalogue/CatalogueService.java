@@ -1,5 +1,6 @@
 package gastfreund.app.catalogue;
 
+import gastfreund.app.house.Reading;
 import gastfreund.housefile.HouseFile;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
@@ -24,10 +25,12 @@ public class CatalogueService {
     }
 
     private final CatalogueStore store;
+    private final Reading reading;
     private volatile Catalogue kept;
 
-    CatalogueService(CatalogueStore store) {
+    CatalogueService(CatalogueStore store, Reading reading) {
         this.store = store;
+        this.reading = reading;
     }
 
     /** @throws NoHouseException where there is none */
@@ -35,21 +38,41 @@ public class CatalogueService {
         return find().orElseThrow(NoHouseException::new);
     }
 
+    /** A transaction that has changed the catalogue sees its own change, and nobody else does until it is committed. */
     public Optional<Catalogue> find() {
+        if (TransactionSynchronizationManager.hasResource(this)) {
+            return read();
+        }
         Catalogue catalogue = kept;
         return catalogue == null ? load() : Optional.of(catalogue);
     }
 
     private synchronized Optional<Catalogue> load() {
         if (kept == null) {
-            kept = store.houseFile().map(this::read).orElse(null);
+            kept = read().orElse(null);
         }
         return Optional.ofNullable(kept);
+    }
+
+    private Optional<Catalogue> read() {
+        return reading.of(() -> store.houseFile().map(this::read));
     }
 
     /** Waits for whoever is just reading it, who may have read it as it was before. */
     private synchronized void forget() {
         kept = null;
+    }
+
+    /** To be called in the transaction that changes the catalogue. */
+    void change() {
+        TransactionSynchronizationManager.bindResource(this, Boolean.TRUE);
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCompletion(int status) {
+                TransactionSynchronizationManager.unbindResource(CatalogueService.this);
+                forget();
+            }
+        });
     }
 
     private Catalogue read(JsonNode json) {
@@ -78,12 +101,7 @@ public class CatalogueService {
     @Transactional
     public void open(JsonNode houseFile) {
         HouseFile.read(houseFile, Extras::of);
+        change();
         store.insert(houseFile);
-        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-            @Override
-            public void afterCommit() {
-                forget();
-            }
-        });
     }
 }

@@ -12,7 +12,9 @@ import org.springframework.context.annotation.Primary;
 import org.springframework.jdbc.datasource.AbstractDataSource;
 import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
 import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.transaction.IllegalTransactionStateException;
 import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.sqlite.SQLiteConfig;
 
@@ -40,7 +42,7 @@ class Database {
         return pool;
     }
 
-    /** Statements inside a transaction go to the writer, all others to a reader. */
+    /** Statements inside a transaction go to the writer, inside a {@link Reading} to its reader, all others to any. */
     @Bean
     @Primary
     DataSource dataSource(HikariDataSource writer, HikariDataSource readers) {
@@ -48,8 +50,32 @@ class Database {
     }
 
     @Bean
-    PlatformTransactionManager transactionManager(HikariDataSource writer) {
-        return new JdbcTransactionManager(writer);
+    PlatformTransactionManager transactionManager(HikariDataSource writer, HikariDataSource readers) {
+        return new Writing(writer, readers);
+    }
+
+    @Bean
+    Reading reading(HikariDataSource writer, HikariDataSource readers) {
+        return new Reading(writer, new JdbcTransactionManager(readers));
+    }
+
+    /** Begins no transaction inside a {@link Reading}: what was read there would not be what is changed. */
+    private static final class Writing extends JdbcTransactionManager {
+
+        private final transient DataSource readers;
+
+        Writing(DataSource writer, DataSource readers) {
+            super(writer);
+            this.readers = readers;
+        }
+
+        @Override
+        protected void doBegin(Object transaction, TransactionDefinition definition) {
+            if (TransactionSynchronizationManager.hasResource(readers)) {
+                throw new IllegalTransactionStateException("a reading writes nothing");
+            }
+            super.doBegin(transaction, definition);
+        }
     }
 
     private static SQLiteConfig config() {
@@ -73,19 +99,19 @@ class Database {
     private static final class ByTransaction extends AbstractDataSource {
 
         private final DataSource writer;
-        private final DataSource transactional;
-        private final DataSource readers;
+        private final DataSource written;
+        private final DataSource read;
 
         ByTransaction(DataSource writer, DataSource readers) {
             this.writer = writer;
-            this.transactional = new TransactionAwareDataSourceProxy(writer);
-            this.readers = readers;
+            this.written = new TransactionAwareDataSourceProxy(writer);
+            this.read = new TransactionAwareDataSourceProxy(readers);
         }
 
+        /** A connection of the readers' transaction where there is one. */
         @Override
         public Connection getConnection() throws SQLException {
-            boolean inTransaction = TransactionSynchronizationManager.hasResource(writer);
-            return (inTransaction ? transactional : readers).getConnection();
+            return (TransactionSynchronizationManager.hasResource(writer) ? written : read).getConnection();
         }
 
         @Override

@@ -2,12 +2,12 @@ package gastfreund.app.openings;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.house.Reading;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Booked;
 import gastfreund.core.openings.Openings;
 import gastfreund.core.openings.Query;
-import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -27,10 +27,12 @@ public class OpeningsService {
 
     private final CatalogueService catalogues;
     private final BookedStore store;
+    private final Reading reading;
 
-    OpeningsService(CatalogueService catalogues, BookedStore store) {
+    OpeningsService(CatalogueService catalogues, BookedStore store, Reading reading) {
         this.catalogues = catalogues;
         this.store = store;
+        this.reading = reading;
     }
 
     /** What can be booked. */
@@ -46,7 +48,7 @@ public class OpeningsService {
     }
 
     private Booked booked(Catalogue catalogue, Query query) {
-        return store.touching(Openings.reach(catalogue.house(), query), query.now());
+        return reading.of(() -> store.touching(Openings.reach(catalogue.house(), query), query.now()));
     }
 
     /** The next opening from the query's first date on, whatever its last; empty where none is within reach. */

@@ -1,6 +1,7 @@
 package gastfreund.app.orders;
 
 import gastfreund.app.house.Actor;
+import gastfreund.app.house.DoesMore;
 import gastfreund.app.house.Visitor;
 import gastfreund.app.payments.GatewayException;
 import gastfreund.app.payments.PaymentService;
@@ -71,6 +72,7 @@ class BookingPageController {
     }
 
     /** Where the guest comes back to from the gateway: its answer is fetched at once, and not waited for. */
+    @DoesMore
     @GetMapping("/paid")
     String paid(@ModelAttribute(name = "order", binding = false) Order order) {
         payments.askAbout(order.id());
