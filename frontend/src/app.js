@@ -3,6 +3,9 @@
 document.addEventListener('alpine:init', () => {
   const { Alpine } = window;
 
+  // Its attributes are data of our own, so that a page is plain HTML.
+  Alpine.prefix('data-x-');
+
   // The house's clock decides, not the visitor's: how far they are apart is known since the page came.
   const clock = document.querySelector('meta[name="clock"]');
   const ahead = clock ? Number(clock.content) * 1000 - Date.now() : 0;
@@ -40,6 +43,18 @@ document.addEventListener('alpine:init', () => {
       place.scrollLeft += left + width / 2 - place.getBoundingClientRect().left - place.clientWidth / 2;
     },
 
+    area: {
+      '@click'(event) {
+        this.follow(event);
+      },
+      '@popstate.window'() {
+        this.load(window.location.href);
+      },
+      ':data-busy'() {
+        return this.busy;
+      },
+    },
+
     follow(event) {
       const link = event.target.closest('a[data-panel]');
       if (!link || event.ctrlKey || event.metaKey || event.shiftKey || event.button !== 0) return;
@@ -74,10 +89,6 @@ document.addEventListener('alpine:init', () => {
       } finally {
         this.busy = false;
       }
-    },
-
-    back() {
-      this.load(window.location.href);
     },
   }));
 
@@ -119,6 +130,12 @@ document.addEventListener('alpine:init', () => {
       this.proof = proofOf(this.$el.dataset.seal, Number(this.$el.dataset.bits));
     },
 
+    form: {
+      '@submit'(event) {
+        this.send(event);
+      },
+    },
+
     async send(event) {
       event.preventDefault();
       if (this.sent) return;
@@ -132,6 +149,12 @@ document.addEventListener('alpine:init', () => {
   // A form that is on its way is not sent twice, and says so. One that carries a seal works for its proof first.
   Alpine.data('once', () => ({
     sent: false,
+
+    form: {
+      '@submit'(event) {
+        this.send(event);
+      },
+    },
 
     async send(event) {
       if (this.sent) {
@@ -151,6 +174,12 @@ document.addEventListener('alpine:init', () => {
 
   // The desk by keyboard: the arrows turn the days, T is today.
   Alpine.data('desk', () => ({
+    keys: {
+      '@keydown.window'(event) {
+        this.key(event);
+      },
+    },
+
     key(event) {
       if (event.target.closest('input, textarea, select') || event.altKey || event.ctrlKey || event.metaKey) return;
       const link = { ArrowLeft: 'earlier', ArrowRight: 'later', t: 'today' }[event.key];

@@ -95,6 +95,7 @@ class Security {
         return http.headers(headers -> headers.frameOptions(HeadersConfigurer.FrameOptionsConfig::deny)
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .addFilterBefore(new Nonce(origins::origins), HeaderWriterFilter.class)
+                .addFilterBefore(new Padding(), HeaderWriterFilter.class)
                 .addFilterBefore(new OwnHost(address.set()), HeaderWriterFilter.class)
                 .addFilterAfter(new Sizes(), HeaderWriterFilter.class)
                 .addFilterAfter(new SameOrigin(), Sizes.class)

@@ -1,0 +1,124 @@
+package gastfreund.app.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gastfreund.app.DemoHouseTest;
+import gastfreund.app.HostBrowser;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import java.util.zip.GZIPInputStream;
+import org.junit.jupiter.api.Test;
+
+/** What holds for every page. Each is also kept in target/pages, where {@code ./gastfreund verify} has its HTML checked. */
+class PagesTest extends DemoHouseTest {
+
+    private static final Pattern DESCRIPTION = Pattern.compile("<meta name=\"description\" content=\"([^\"]+)\"");
+    private static final Pattern FOREIGN_ATTRIBUTE = Pattern.compile("\\s(?:@|:|x-|th:)[\\w.:-]+=");
+
+    @Test
+    void eachSaysWhatItIsAndIsPlainHtml() throws IOException {
+        Path folder = Files.createDirectories(Path.of("target/pages"));
+        Set<String> said = new HashSet<>();
+        for (Map.Entry<String, String> page : pages().entrySet()) {
+            String html = page.getValue();
+            Matcher description = DESCRIPTION.matcher(html);
+            assertThat(description.find()).as(page.getKey() + " has a description").isTrue();
+            assertThat(said.add(description.group(1))).as(page.getKey() + " has its own").isTrue();
+            assertThat(html).as(page.getKey()).doesNotContainPattern(FOREIGN_ATTRIBUTE).doesNotContain("??");
+            Files.writeString(folder.resolve(page.getKey() + ".html"), html);
+        }
+    }
+
+    private Map<String, String> pages() {
+        Map<String, String> pages = new LinkedHashMap<>();
+        String basket = keep("private-lesson", "60", 2, opening("private-lesson", "60", 2, 33).time().start());
+        String booking = booked(keep("private-lesson", "60", 1, opening("private-lesson", "60", 1, 34).time().start()));
+        String line = jdbc.sql("SELECT id FROM bookings ORDER BY rowid DESC LIMIT 1").query(String.class).single();
+        Map<String, String> paths = new LinkedHashMap<>();
+        paths.put("house", "/");
+        paths.put("offer", "/offers/private-lesson?party=2");
+        paths.put("timetable", "/offers/wheel-evenings");
+        paths.put("voucher", "/vouchers/voucher");
+        paths.put("text", "/texts/rules");
+        paths.put("basket", basket);
+        paths.put("checkout", basket + "/checkout");
+        paths.put("booking", booking);
+        paths.put("details", booking + "/details");
+        paths.put("cancel", booking + "/lines/" + line + "/cancel");
+        paths.put("move", booking + "/lines/" + line + "/move");
+        paths.forEach((name, path) -> pages.put(name, page(name, get(path))));
+        pages.put("nothing", page404());
+        HostBrowser host = new HostBrowser(address(""), somebody());
+        pages.put("sign-in", page("sign-in", host.get("/desk/sign-in")));
+        host.signIn("okka@quillmere.example", "clay and water");
+        long number = jdbc.sql("SELECT max(number) FROM orders").query(Long.class).single();
+        Map<String, String> desk = new LinkedHashMap<>();
+        desk.put("board", "/desk");
+        desk.put("orders", "/desk/orders");
+        desk.put("order", "/desk/orders/" + number);
+        desk.put("payments", "/desk/payments");
+        desk.put("ways", "/desk/ways");
+        desk.put("guests", "/desk/guests");
+        desk.put("account", "/desk/account");
+        desk.put("sign-ins", "/desk/sign-ins");
+        desk.forEach((name, path) -> pages.put(name, page(name, host.get(path))));
+        return pages;
+    }
+
+    private String booked(String basket) {
+        String paid = pay(order(basket, "Lene Dorsch", "lene.pages@post.example"), "WORKS");
+        get(paid);
+        return paid.substring(0, paid.lastIndexOf("/paid"));
+    }
+
+    private static String page(String name, HttpResponse<String> answer) {
+        assertThat(answer.statusCode()).as(name).isEqualTo(200);
+        return answer.body();
+    }
+
+    private String page404() {
+        HttpResponse<String> answer = get("/offers/no-such-offer");
+        assertThat(answer.statusCode()).isEqualTo(404);
+        return answer.body();
+    }
+
+    @Test
+    void aPageIsCompressedAndItsLengthIsAMatterOfChance() {
+        List<byte[]> same = IntStream.range(0, 12).mapToObj(i -> compressed("/offers/private-lesson?party=2")).toList();
+        assertThat(same).allSatisfy(bytes -> {
+            String html = new String(new GZIPInputStream(new ByteArrayInputStream(bytes)).readAllBytes());
+            assertThat(html).endsWith("</html>\n").hasSizeGreaterThan(4 * bytes.length);
+        });
+        assertThat(same.stream().map(b -> b.length).distinct()).hasSizeGreaterThan(6);
+    }
+
+    private byte[] compressed(String path) {
+        try {
+            HttpResponse<byte[]> answer = HttpClient.newHttpClient()
+                    .send(
+                            HttpRequest.newBuilder(URI.create(address(path)))
+                                    .header("Accept", "text/html")
+                                    .header("Accept-Encoding", "gzip")
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofByteArray());
+            assertThat(answer.headers().firstValue("Content-Encoding")).hasValue("gzip");
+            return answer.body();
+        } catch (IOException | InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}
