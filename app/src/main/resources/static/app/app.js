@@ -44,13 +44,13 @@ document.addEventListener('alpine:init', () => {
     },
 
     area: {
-      '@click'(event) {
+      'data-x-on:click'(event) {
         this.follow(event);
       },
-      '@popstate.window'() {
+      'data-x-on:popstate.window'() {
         this.load(window.location.href);
       },
-      ':data-busy'() {
+      'data-x-bind:data-busy'() {
         return this.busy;
       },
     },
@@ -131,7 +131,7 @@ document.addEventListener('alpine:init', () => {
     },
 
     form: {
-      '@submit'(event) {
+      'data-x-on:submit'(event) {
         this.send(event);
       },
     },
@@ -151,7 +151,7 @@ document.addEventListener('alpine:init', () => {
     sent: false,
 
     form: {
-      '@submit'(event) {
+      'data-x-on:submit'(event) {
         this.send(event);
       },
     },
@@ -175,7 +175,7 @@ document.addEventListener('alpine:init', () => {
   // The desk by keyboard: the arrows turn the days, T is today.
   Alpine.data('desk', () => ({
     keys: {
-      '@keydown.window'(event) {
+      'data-x-on:keydown.window'(event) {
         this.key(event);
       },
     },
