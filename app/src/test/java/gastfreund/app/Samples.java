@@ -17,11 +17,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import tools.jackson.databind.JsonNode;
 
@@ -42,6 +44,7 @@ final class Samples {
             Map.entry(Percent.class, Percent.of("19")),
             Map.entry(Minutes.class, Minutes.of(60)),
             Map.entry(JsonNode.class, house()),
+            Map.entry(OptionalInt.class, OptionalInt.of(1)),
             Map.entry(Interval.class, Interval.between(30_000_000, 30_000_060)));
 
     private Samples() {}
@@ -89,24 +92,39 @@ final class Samples {
         if (type.isSealed()) {
             return of(type.getPermittedSubclasses()[0]);
         }
-        try {
-            for (Field constant : type.getDeclaredFields()) {
-                if (Modifier.isStatic(constant.getModifiers()) && constant.getType() == type) {
-                    constant.setAccessible(true);
-                    return constant.get(null);
-                }
+        for (Maker maker : makers(type)) {
+            try {
+                return maker.make();
+            } catch (ReflectiveOperationException | IllegalArgumentException e) {
+                // Another may do.
             }
-            for (Method factory : type.getMethods()) {
-                if (Modifier.isStatic(factory.getModifiers()) && factory.getReturnType() == type) {
-                    factory.setAccessible(true);
-                    return factory.invoke(null, Arrays.stream(factory.getGenericParameterTypes()).map(Samples::of).toArray());
-                }
-            }
-            Constructor<?> whole = type.getDeclaredConstructors()[0];
-            whole.setAccessible(true);
-            return whole.newInstance(Arrays.stream(whole.getGenericParameterTypes()).map(Samples::of).toArray());
-        } catch (ReflectiveOperationException e) {
-            throw new IllegalArgumentException("no sample of " + type, e);
         }
+        throw new IllegalArgumentException("no sample of " + type);
+    }
+
+    /** One way to come by a value. */
+    private interface Maker {
+        Object make() throws ReflectiveOperationException;
+    }
+
+    private static List<Maker> makers(Class<?> type) {
+        List<Maker> makers = new ArrayList<>();
+        for (Field constant : type.getDeclaredFields()) {
+            if (Modifier.isStatic(constant.getModifiers()) && constant.getType() == type) {
+                constant.setAccessible(true);
+                makers.add(() -> constant.get(null));
+            }
+        }
+        for (Constructor<?> whole : type.getDeclaredConstructors()) {
+            whole.setAccessible(true);
+            makers.add(() -> whole.newInstance(Arrays.stream(whole.getGenericParameterTypes()).map(Samples::of).toArray()));
+        }
+        for (Method factory : type.getMethods()) {
+            if (Modifier.isStatic(factory.getModifiers()) && factory.getReturnType() == type) {
+                factory.setAccessible(true);
+                makers.add(() -> factory.invoke(null, Arrays.stream(factory.getGenericParameterTypes()).map(Samples::of).toArray()));
+            }
+        }
+        return makers;
     }
 }

@@ -94,12 +94,12 @@ final class OfferReader {
                 node.member("contested").map(Node::truth).orElse(false),
                 addOns(node),
                 node.elements("priceRules").stream().map(r -> payments.priceRule(r, lengths)).toList(),
-                payments.payment(node),
-                payments.terms(node),
+                PaymentReader.payment(node),
+                PaymentReader.terms(node),
                 node.member("taxPercent").map(t -> t.percent(0, 100)).orElse(Percent.ZERO)));
     }
 
-    private static List<Length> lengths(Node node) {
+    static List<Length> lengths(Node node) {
         List<Length> lengths = new ArrayList<>();
         for (Node length : node.elements()) {
             length.object("id", "minutes", "price", "units");
@@ -228,7 +228,7 @@ final class OfferReader {
                 limits.map(l -> l.integer("minutesPerDay", 0, MOST)).orElse(OptionalInt.empty()));
     }
 
-    private static Offer.Confirm confirm(Node node) {
+    static Offer.Confirm confirm(Node node) {
         return switch (node.word("confirm", new String[] {"instant", "byHand", "onPayment"}, "instant")) {
             case "byHand" -> Offer.Confirm.BY_HAND;
             case "onPayment" -> Offer.Confirm.ON_PAYMENT;
@@ -236,7 +236,7 @@ final class OfferReader {
         };
     }
 
-    private static List<AddOn> addOns(Node node) {
+    static List<AddOn> addOns(Node node) {
         List<AddOn> addOns = new ArrayList<>();
         for (Node addOn : node.elements("addOns")) {
             addOn.object("id", "title", "price", "per", "max", "minutes");

@@ -57,15 +57,20 @@ final class OfferWriter {
             HouseWriter.putAll(node, "timetable", offer.timetable().entries(), OfferWriter::entry);
         }
         bounds(offer.bounds());
-        if (offer.confirm() != Offer.Confirm.INSTANT) {
-            node.put("confirm", offer.confirm() == Offer.Confirm.BY_HAND ? "byHand" : "onPayment");
-        }
+        putConfirm(offer.confirm(), node);
         if (offer.contested()) {
             node.put("contested", true);
         }
         HouseWriter.putAll(node, "addOns", offer.addOns(), OfferWriter::addOn);
-        new TermsWriter(offer).putInto(node);
+        HouseWriter.putAll(node, "priceRules", offer.priceRules(), TermsWriter::priceRule);
+        TermsWriter.put(offer.payment(), offer.terms(), offer.taxRate(), node);
         return node;
+    }
+
+    static void putConfirm(Offer.Confirm confirm, ObjectNode owner) {
+        if (confirm != Offer.Confirm.INSTANT) {
+            owner.put("confirm", confirm == Offer.Confirm.BY_HAND ? "byHand" : "onPayment");
+        }
     }
 
     private void minutes(String name, Minutes minutes) {
@@ -74,7 +79,7 @@ final class OfferWriter {
         }
     }
 
-    private static JsonNode length(Length length) {
+    static JsonNode length(Length length) {
         ObjectNode node = HouseWriter.object().put("id", length.id().value());
         node.put("minutes", length.minutes().count()).put("price", length.price().minor());
         if (length.maxUnits() != 1) {
@@ -173,7 +178,7 @@ final class OfferWriter {
         }
     }
 
-    private static JsonNode addOn(AddOn addOn) {
+    static JsonNode addOn(AddOn addOn) {
         ObjectNode node = HouseWriter.object().put("id", addOn.id().value()).put("title", addOn.title());
         node.put("price", addOn.price().minor()).put("per", addOn.per().name().toLowerCase(Locale.ROOT));
         node.put("max", addOn.max());

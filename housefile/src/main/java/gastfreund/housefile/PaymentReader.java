@@ -83,7 +83,7 @@ final class PaymentReader {
                 : new PriceRule.Change.Set(node.required("set").amount());
     }
 
-    Payment payment(Node offer) {
+    static Payment payment(Node offer) {
         Optional<Node> member = offer.member("payment");
         if (member.isEmpty()) {
             return Payment.full();
@@ -107,7 +107,7 @@ final class PaymentReader {
         return new Payment(when, asked, daysBefore);
     }
 
-    Terms terms(Node offer) {
+    static Terms terms(Node offer) {
         Optional<Node> member = offer.member("terms");
         if (member.isEmpty()) {
             return Terms.none();

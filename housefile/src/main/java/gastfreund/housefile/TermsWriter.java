@@ -2,7 +2,6 @@ package gastfreund.housefile;
 
 import gastfreund.core.money.Percent;
 import gastfreund.core.offers.LengthId;
-import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Payment;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.PriceRule;
@@ -17,26 +16,22 @@ import tools.jackson.databind.node.ObjectNode;
 /** Writes what an offer says about money: price rules, payment, terms and tax. */
 final class TermsWriter {
 
-    private final Offer offer;
+    private TermsWriter() {}
 
-    TermsWriter(Offer offer) {
-        this.offer = offer;
-    }
-
-    void putInto(ObjectNode node) {
-        HouseWriter.putAll(node, "priceRules", offer.priceRules(), TermsWriter::priceRule);
-        if (!offer.payment().equals(Payment.full())) {
-            node.set("payment", payment(offer.payment()));
+    /** What differs from the defaults. */
+    static void put(Payment payment, Terms terms, Percent taxRate, ObjectNode owner) {
+        if (!payment.equals(Payment.full())) {
+            owner.set("payment", payment(payment));
         }
-        if (!offer.terms().equals(Terms.none())) {
-            node.set("terms", terms(offer.terms()));
+        if (!terms.equals(Terms.none())) {
+            owner.set("terms", terms(terms));
         }
-        if (!offer.taxRate().equals(Percent.ZERO)) {
-            node.put("taxPercent", offer.taxRate().toString());
+        if (!taxRate.equals(Percent.ZERO)) {
+            owner.put("taxPercent", taxRate.toString());
         }
     }
 
-    private static JsonNode priceRule(PriceRule rule) {
+    static JsonNode priceRule(PriceRule rule) {
         ObjectNode node = HouseWriter.object();
         if (rule.change() instanceof PriceRule.Change.Share share) {
             OfferWriter.putPercent(node, "percent", share.percent());

@@ -164,7 +164,7 @@ class BasketController {
                 offer,
                 line.staff().stream().map(catalogue.house()::staff).map(Staff::name).toList(),
                 line.place() == null ? null : catalogue.house().place(line.place()),
-                Quantities.named(offer, line.addOns()),
+                Quantities.named(offer.addOns(), line.addOns()),
                 quoted,
                 quoted == null ? baskets.nearest(line) : List.of(),
                 choice.keepAddress(token),

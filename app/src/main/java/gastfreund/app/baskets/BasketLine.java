@@ -47,6 +47,12 @@ public record BasketLine(
         return new Choice.Moving(links.basketPage() + "/lines/" + id + "/change", id, false, Audience.GUEST);
     }
 
+    /** The line as if its hold were over: what it holds is no longer sold. */
+    BasketLine over() {
+        return new BasketLine(
+                id, offer, time, place, length, units, party, addOns, staff, pay, heldSince, heldSince, firstHeld, renewals);
+    }
+
     public boolean isHeld(Instant now) {
         return expires.isAfter(now);
     }

@@ -61,9 +61,18 @@ public class BasketService {
         return store.exists(token);
     }
 
-    /** The lines that are not yet ordered. */
+    /** The lines that are not yet ordered; the hold of what the house no longer sells so is over. */
     public List<BasketLine> lines(String token) {
-        return store.lines(token);
+        Catalogue catalogue = catalogues.catalogue();
+        return store.lines(token).stream().map(l -> isSold(l, catalogue) ? l : l.over()).toList();
+    }
+
+    private static boolean isSold(BasketLine line, Catalogue catalogue) {
+        Offer offer = catalogue.offer(line.offer());
+        return offer.length(line.length()).filter(l -> l.sells(line.units())).isPresent()
+                && offer.party().allows(line.party())
+                && line.addOns().entrySet().stream()
+                        .allMatch(e -> offer.addOn(e.getKey()).filter(a -> a.max() >= e.getValue()).isPresent());
     }
 
     /**
@@ -106,7 +115,7 @@ public class BasketService {
 
     /** One line that is not yet ordered; empty where the basket has no such line. */
     public Optional<BasketLine> line(String token, BookingId id) {
-        return store.lines(token).stream().filter(l -> l.id().equals(id)).findFirst();
+        return lines(token).stream().filter(l -> l.id().equals(id)).findFirst();
     }
 
     /** What a basket costs with these of its lines, and what pays for it. */

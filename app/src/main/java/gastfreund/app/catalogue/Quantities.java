@@ -53,8 +53,8 @@ public final class Quantities {
     }
 
     /** {@code Glaze a piece, 2 × 5 kg of clay}; empty where nothing is added. */
-    public static String named(Offer offer, Map<AddOnId, Integer> quantities) {
-        return offer.addOns().stream()
+    public static String named(List<AddOn> addOns, Map<AddOnId, Integer> quantities) {
+        return addOns.stream()
                 .filter(a -> quantities.getOrDefault(a.id(), 0) > 0)
                 .map(a -> named(a, quantities.get(a.id())))
                 .collect(Collectors.joining(", "));

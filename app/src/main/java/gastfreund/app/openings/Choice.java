@@ -3,6 +3,7 @@ package gastfreund.app.openings;
 import gastfreund.app.catalogue.Quantities;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.offers.AddOnId;
+import gastfreund.core.offers.House;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.Offer;
@@ -99,6 +100,11 @@ public record Choice(
         } catch (DateTimeException e) {
             return null;
         }
+    }
+
+    /** The house in which openings are looked for: with the offer as it was chosen, which need not be that of now. */
+    public House within(House house) {
+        return house.offer(offer.id()).filter(offer::equals).isPresent() ? house : house.with(offer);
     }
 
     public Query query(LocalDate first, LocalDate last, Instant now) {

@@ -1,8 +1,8 @@
 package gastfreund.app.openings;
 
-import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.house.Reading;
+import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Booked;
@@ -37,25 +37,37 @@ public class OpeningsService {
 
     /** What can be booked. */
     public Answer openings(Query query) {
-        Catalogue catalogue = catalogues.catalogue();
-        return Openings.openings(catalogue.house(), booked(catalogue, query), query);
+        return openings(house(), query);
     }
 
-    /** Every candidate with what stands against it. */
-    public Answer explain(Query query) {
-        Catalogue catalogue = catalogues.catalogue();
-        return Openings.explain(catalogue.house(), booked(catalogue, query), query);
+    /** What could be booked in a form of the house. */
+    public Answer openings(House house, Query query) {
+        return Openings.openings(house, booked(house, query), query);
     }
 
-    private Booked booked(Catalogue catalogue, Query query) {
-        return reading.of(() -> store.touching(Openings.reach(catalogue.house(), query), query.now()));
+    /** Every candidate in a form of the house, with what stands against it. */
+    public Answer explain(House house, Query query) {
+        return Openings.explain(house, booked(house, query), query);
+    }
+
+    private House house() {
+        return catalogues.catalogue().house();
+    }
+
+    private Booked booked(House house, Query query) {
+        return reading.of(() -> store.touching(Openings.reach(house, query), query.now()));
     }
 
     /** The next opening from the query's first date on, whatever its last; empty where none is within reach. */
     public Optional<Answer.Entry> next(Query query) {
+        return next(house(), query);
+    }
+
+    /** The same in a form of the house. */
+    public Optional<Answer.Entry> next(House house, Query query) {
         LocalDate first = query.from();
         for (int day = 0; day < FARTHEST; day += STRIDE) {
-            Answer answer = openings(query.between(first.plusDays(day), first.plusDays(day + STRIDE - 1L)));
+            Answer answer = openings(house, query.between(first.plusDays(day), first.plusDays(day + STRIDE - 1L)));
             if (!answer.entries().isEmpty()) {
                 return Optional.of(answer.entries().get(0));
             }

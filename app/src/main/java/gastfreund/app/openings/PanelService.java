@@ -91,7 +91,7 @@ public class PanelService {
         LocalDate opens = near.entries().stream()
                 .filter(e -> !e.open().isEmpty())
                 .findFirst()
-                .or(() -> openings.next(choice.query(later, later, now)))
+                .or(() -> openings.next(choice.within(catalogues.catalogue().house()), choice.query(later, later, now)))
                 .map(e -> zone.dateOf(e.time().start()))
                 .orElse(today);
         LocalDate first = monday(opens);
@@ -101,7 +101,8 @@ public class PanelService {
     }
 
     private Answer explained(Choice choice, LocalDate first, Instant now) {
-        return openings.explain(choice.query(first, first.plusDays(Ribbon.DAYS - 1L), now));
+        return openings.explain(
+                choice.within(catalogues.catalogue().house()), choice.query(first, first.plusDays(Ribbon.DAYS - 1L), now));
     }
 
     /** Keeps dates that somebody wrote into an address within what makes sense to compute. */

@@ -17,16 +17,18 @@ class AnswerStore {
         this.jdbc = jdbc;
     }
 
-    /** Writes the answers of bookings in place of those they had. */
-    void replace(List<BookingId> bookings, List<GivenAnswer> answers) {
-        for (BookingId booking : bookings) {
-            jdbc.sql("DELETE FROM answers WHERE booking = ?").param(booking.value()).update();
-        }
+    /** Writes answers in place of earlier ones to the same questions; what was not answered is left out. */
+    void replace(List<GivenAnswer> answers) {
         for (int i = 0; i < answers.size(); i++) {
             GivenAnswer answer = answers.get(i);
-            jdbc.sql("INSERT INTO answers (booking, person, question, position, label, value) VALUES (?, ?, ?, ?, ?, ?)")
-                    .params(answer.booking().value(), answer.person(), answer.question(), i, answer.label(), answer.value())
+            jdbc.sql("DELETE FROM answers WHERE booking = ? AND person = ? AND question = ?")
+                    .params(answer.booking().value(), answer.person(), answer.question())
                     .update();
+            if (answer.isGiven()) {
+                jdbc.sql("INSERT INTO answers (booking, person, question, position, label, value) VALUES (?, ?, ?, ?, ?, ?)")
+                        .params(answer.booking().value(), answer.person(), answer.question(), i, answer.label(), answer.value())
+                        .update();
+            }
         }
     }
 

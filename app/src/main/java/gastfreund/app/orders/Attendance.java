@@ -1,6 +1,5 @@
 package gastfreund.app.orders;
 
-import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.house.Actor;
 import gastfreund.app.rounds.Entry;
 import gastfreund.core.money.Money;
@@ -31,7 +30,6 @@ public class Attendance {
     private final Endings endings;
     private final OrderLetters letters;
     private final Documents documents;
-    private final CatalogueService catalogues;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
@@ -42,7 +40,6 @@ public class Attendance {
             Endings endings,
             OrderLetters letters,
             Documents documents,
-            CatalogueService catalogues,
             TransactionTemplate transaction,
             Clock clock) {
         this.store = store;
@@ -51,7 +48,6 @@ public class Attendance {
         this.endings = endings;
         this.letters = letters;
         this.documents = documents;
-        this.catalogues = catalogues;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -64,8 +60,7 @@ public class Attendance {
     /** What comes back to a guest who did not come. */
     public Money backAfterNoShow(OrderLine line) {
         Instant start = line.time().startInstant();
-        return catalogues.catalogue()
-                .offer(line.offer())
+        return line.sold()
                 .terms()
                 .cancel(line.total(), line.deposit(), line.paid(), start, start, Terms.By.GUEST, line.floor())
                 .refund();

@@ -87,7 +87,7 @@ public class Balances {
     private void ask(BookingId booking) {
         Order order = store.byBooking(booking.value()).orElseThrow();
         OrderLine line = order.line(booking).orElseThrow();
-        boolean beforeTheDay = catalogues.catalogue().offer(line.offer()).payment().balanceDaysBefore().isPresent();
+        boolean beforeTheDay = line.sold().payment().balanceDaysBefore().isPresent();
         if (line.open().isPositive() && isAhead(line)) {
             letters.balance(order, line, asked("unpaid", booking));
         } else if (beforeTheDay && canBePaid(line)) {

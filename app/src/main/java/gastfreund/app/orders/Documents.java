@@ -8,7 +8,6 @@ import gastfreund.app.vouchers.Goods;
 import gastfreund.core.money.ContainedTax;
 import gastfreund.core.money.Money;
 import gastfreund.core.money.Percent;
-import gastfreund.core.offers.Offer;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -85,12 +84,10 @@ class Documents {
     private record Entry(String title, String when, Money amount, Percent taxRate) {}
 
     private Entry entry(Order order, OrderLine line, Money amount) {
-        Catalogue catalogue = catalogues.catalogue();
-        Offer offer = catalogue.offer(line.offer());
-        Formats f = speech.in(order.locale(), catalogue);
+        Formats f = speech.in(order.locale(), catalogues.catalogue());
         String when = f.dayAndTimes(line.time())
                 + (line.covered().isPositive() ? " \u00b7 " + f.text("document.byPass") : "");
-        return new Entry(offer.title(), when, amount, offer.taxRate());
+        return new Entry(line.sold().title(), when, amount, line.sold().taxRate());
     }
 
     private void issue(Order order, Document.Kind kind, List<Entry> entries, Money paid) {

@@ -72,7 +72,7 @@ public class Endings {
     /** What a cancellation gives back now ({@code docs/money.md}, "Terms"); a request goes back whole. */
     public Terms.Outcome proposal(OrderLine line, Terms.By by) {
         Terms.By whose = line.status() == BookingStatus.REQUESTED ? Terms.By.HOST : by;
-        Terms terms = catalogues.catalogue().offer(line.offer()).terms();
+        Terms terms = line.sold().terms();
         return terms.cancel(
                 line.total(), line.deposit(), line.paid(), line.time().startInstant(), clock.instant(), whose, line.floor());
     }
@@ -292,8 +292,7 @@ public class Endings {
         Terms.By by = line.status() == BookingStatus.REQUESTED ? Terms.By.HOST : Terms.By.GUEST;
         return line.covered().isPositive()
                 && (by == Terms.By.HOST || !line.visitsKept())
-                && catalogues.catalogue()
-                        .offer(line.offer())
+                && line.sold()
                         .terms()
                         .cancel(line.covered(), Money.ZERO, line.covered(), line.time().startInstant(), clock.instant(), by)
                         .keep()

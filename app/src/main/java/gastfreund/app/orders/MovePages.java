@@ -29,10 +29,11 @@ class MovePages {
     /** The ribbon of days around a booking; false where it may not be moved. */
     boolean times(Order order, BookingId booking, Audience by, String day, String from, Model model) {
         OrderLine line = line(order, booking);
-        if (!moves.mayMove(line, by)) {
+        Optional<Choice> found = moves.mayMove(line, by) ? moves.choice(order, line, by) : Optional.empty();
+        if (found.isEmpty()) {
             return false;
         }
-        Choice choice = moves.choice(order, line, by);
+        Choice choice = found.get();
         show(order, line, model);
         model.addAttribute("offer", choice.offer());
         model.addAttribute("panel", panels.panel(choice.shown(day == null ? moves.dateOf(line).toString() : day, from), null));

@@ -92,21 +92,23 @@ public class Moves {
     /** Whether a guest may move the booking now. */
     public boolean mayMove(OrderLine line) {
         return line.status() == BookingStatus.CONFIRMED
-                && offer(line).terms().mayMove(line.time().startInstant(), clock.instant());
+                && line.sold().terms().mayMove(line.time().startInstant(), clock.instant());
     }
 
     LocalDate dateOf(OrderLine line) {
         return catalogues.catalogue().zone().dateOf(line.time().start());
     }
 
-    /** The choice of another time for a line. */
-    Choice choice(Order order, OrderLine line, Audience by) {
+    /** The choice of another time for a line, from the offer of now with what was sold; empty where it is none any more. */
+    Optional<Choice> choice(Order order, OrderLine line, Audience by) {
         String address = by == Audience.GUEST
                 ? "/bookings/" + order.token() + "/lines/" + line.booking() + "/move"
                 : "/desk/orders/" + order.number() + "/bookings/" + line.booking() + "/move";
-        return Choice.moving(
-                offer(line), line.party(), line.length(), line.units(), line.addOns(), line.place(),
-                new Choice.Moving(address, line.booking(), true, by));
+        Offer now = catalogues.catalogue().offer(line.offer());
+        return line.sold().within(now, line.units(), line.party()).map(offer -> Choice.moving(
+                offer, line.party(), line.length(), line.units(), line.addOns(),
+                line.place() != null && offer.isAt(line.place()) ? line.place() : offer.placeOr(null),
+                new Choice.Moving(address, line.booking(), true, by)));
     }
 
     /** What a move to a start would do; empty where it cannot be had. */
@@ -114,7 +116,8 @@ public class Moves {
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         LocalDate date = catalogue.zone().dateOf(start);
-        return openings.openings(choice(order, line, by).query(date, date, now)).entries().stream()
+        return choice(order, line, by).stream()
+                .flatMap(c -> openings.openings(c.within(catalogue.house()), c.query(date, date, now)).entries().stream())
                 .filter(e -> e.time().start() == start && start != line.time().start())
                 .findFirst()
                 .filter(e -> isWithinPass(line, catalogue.zone().dateOf(e.time().start())))
@@ -167,7 +170,9 @@ public class Moves {
         Money has = line.status() == BookingStatus.REQUESTED ? line.dueNow() : line.paid();
         Money asked = line.askedAt(proposal.total());
         Money left = asked.minus(has).notBelowZero();
-        store.moveTime(booking, proposal.time(), proposal.option(), proposal.total(), left, balanceDue(line, proposal, now));
+        store.moveTime(
+                booking, proposal.time(), proposal.option(), proposal.total(), left, balanceDue(line, proposal, now),
+                line.sold().at(proposal.option().place(), proposal.option().staff(), catalogues.catalogue().house()));
         store.keepAtLeast(booking, proposal.floor(), proposal.visits());
         if (proposal.back().isPositive()) {
             endings.giveBack(current, line, proposal.back(), "moved");
@@ -190,12 +195,8 @@ public class Moves {
     private LocalDate balanceDue(OrderLine line, Proposal proposal, Instant now) {
         Catalogue catalogue = catalogues.catalogue();
         LocalDate today = catalogue.zone().dateOf(now);
-        int daysBefore = offer(line).payment().balanceDaysBefore().orElse(0);
+        int daysBefore = line.sold().payment().balanceDaysBefore().orElse(0);
         LocalDate due = catalogue.zone().dateOf(proposal.time().start()).minusDays(daysBefore);
         return due.isBefore(today) ? today : due;
-    }
-
-    private Offer offer(OrderLine line) {
-        return catalogues.catalogue().offer(line.offer());
     }
 }

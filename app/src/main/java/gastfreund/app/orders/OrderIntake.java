@@ -10,6 +10,7 @@ import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Booking;
 import gastfreund.core.openings.Busy;
 import gastfreund.core.orders.Quote;
+import gastfreund.core.orders.Sold;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
@@ -55,7 +56,7 @@ public class OrderIntake {
         long order = store.insert(
                 tokens.next(), null, contact, Locale.ENGLISH, OrderStatus.PLACED, quote.total(), quote.dueNow(), null,
                 placed);
-        store.insertLine(order, 0, booking.id(), quote.lines().get(0), offer.taxRate());
+        store.insertLine(order, 0, booking.id(), quote.lines().get(0), Sold.of(line, catalogue.house()));
         if (quote.dueNow().isPositive()) {
             payments.recordElsewhere(order, booking.id(), quote.dueNow(), placed);
             store.addPaid(booking.id(), quote.dueNow());

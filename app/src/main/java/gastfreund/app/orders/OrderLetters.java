@@ -234,7 +234,7 @@ class OrderLetters {
     }
 
     private String title(OrderLine line) {
-        return catalogues.catalogue().offer(line.offer()).title();
+        return line.sold().title();
     }
 
     /** Money came when every place was gone; it goes back. */
@@ -273,9 +273,9 @@ class OrderLetters {
                 .map(row -> new CalendarFile.Event(
                         row.line().booking().value(),
                         row.line().time(),
-                        row.offer().title() + " · " + catalogue.house().name(),
-                        row.place() == null ? "" : row.place().name(),
-                        row.directions().isEmpty() ? row.offer().title() : row.directions(),
+                        row.title() + " · " + catalogue.house().name(),
+                        row.place(),
+                        row.directions().isEmpty() ? row.title() : row.directions(),
                         address.inLetters("/bookings/" + order.token())))
                 .toList();
         return CalendarFile.of(events, clock.instant());

@@ -8,6 +8,7 @@ import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.orders.Sold;
 import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -15,7 +16,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * A line of an order: its booking and what it cost when it was placed.
+ * A line of an order: its booking, and what it was sold as and cost when it was placed.
  *
  * @param place null where the offer has none
  * @param covered what a pass pays for, beside the total
@@ -48,7 +49,8 @@ public record OrderLine(
         Money paid,
         Money dueNow,
         Money balance,
-        LocalDate balanceDue) {
+        LocalDate balanceDue,
+        Sold sold) {
 
     /** What is asked for it altogether: its total, less what was waived. */
     public Money asked() {

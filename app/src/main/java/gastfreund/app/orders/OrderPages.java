@@ -12,9 +12,8 @@ import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.offers.Offer;
-import gastfreund.core.offers.Place;
-import gastfreund.core.offers.Staff;
 import gastfreund.core.openings.Query;
+import gastfreund.core.orders.Sold;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -27,8 +26,9 @@ public class OrderPages {
     /**
      * A line with the words that go with it.
      *
+     * @param title of what was sold
      * @param staff names of those who serve
-     * @param place null where the offer has none
+     * @param place its name; empty where the offer has none
      * @param addOns what is added, in words; empty: nothing
      * @param directions empty where the place needs none
      * @param answers to the offer's questions
@@ -37,9 +37,9 @@ public class OrderPages {
      */
     public record Row(
             OrderLine line,
-            Offer offer,
+            String title,
             List<String> staff,
-            Place place,
+            String place,
             String addOns,
             String directions,
             List<GivenAnswer> answers,
@@ -51,7 +51,7 @@ public class OrderPages {
      *
      * @param prepaid null before the money has come
      */
-    public record Sold(Goods goods, Prepaid prepaid) {}
+    public record Bought(Goods goods, Prepaid prepaid) {}
 
     private final CatalogueService catalogues;
     private final OpeningsService openings;
@@ -78,31 +78,30 @@ public class OrderPages {
     }
 
     /** The vouchers and passes of an order. */
-    public List<Sold> goods(Order order) {
+    public List<Bought> goods(Order order) {
         return prepaid.goodsOfOrder(order.id()).stream()
-                .map(g -> new Sold(g, g.isIssued() ? prepaid.byId(g.prepaid()) : null))
+                .map(g -> new Bought(g, g.isIssued() ? prepaid.byId(g.prepaid()) : null))
                 .toList();
     }
 
     private Row row(OrderLine line, Catalogue catalogue, Formats f) {
-        Offer offer = catalogue.offer(line.offer());
-        Instant now = clock.instant();
+        Sold sold = line.sold();
         return new Row(
                 line,
-                offer,
-                line.staff().stream().map(catalogue.house()::staff).map(Staff::name).toList(),
-                line.place() == null ? null : catalogue.house().place(line.place()),
-                Quantities.named(offer, line.addOns()),
+                sold.title(),
+                List.copyOf(sold.staff().values()),
+                sold.place(),
+                Quantities.named(sold.addOns(), line.addOns()),
                 line.place() == null ? "" : catalogue.placeNotes().getOrDefault(line.place(), ""),
                 answers.of(line.booking()),
-                TermsInWords.of(offer.terms(), f),
-                freeUntil(line, offer, now));
+                TermsInWords.of(sold.terms(), f),
+                freeUntil(line, clock.instant()));
     }
 
     /** What an earlier move has kept is kept whenever the guest cancels. */
-    private static Instant freeUntil(OrderLine line, Offer offer, Instant now) {
+    private static Instant freeUntil(OrderLine line, Instant now) {
         boolean kept = line.floor().isPositive() || line.visitsKept();
-        return kept ? null : offer.terms().freeUntil(line.time().startInstant()).filter(now::isBefore).orElse(null);
+        return kept ? null : line.sold().terms().freeUntil(line.time().startInstant()).filter(now::isBefore).orElse(null);
     }
 
     /** The openings nearest to a line whose place went back. */

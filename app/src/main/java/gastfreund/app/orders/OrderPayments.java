@@ -126,10 +126,8 @@ public class OrderPayments {
 
     /** Whether something in the order waits for the host's yes, so that the money is only authorised at first. */
     private boolean isAuthorisedFirst(Order order) {
-        Catalogue catalogue = catalogues.catalogue();
         return order.lines().stream()
-                .anyMatch(l -> l.open().isPositive()
-                        && catalogue.offer(l.offer()).confirm() == Offer.Confirm.BY_HAND);
+                .anyMatch(l -> l.open().isPositive() && l.sold().confirm() == Offer.Confirm.BY_HAND);
     }
 
     /**

@@ -19,6 +19,7 @@ import gastfreund.core.orders.BookingSteps;
 import gastfreund.core.orders.Pass;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.core.orders.Settlement;
+import gastfreund.core.orders.Sold;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -148,7 +149,7 @@ public class OrderService {
         boolean proves = isToBeProven(bill, catalogue);
         List<BookingStatus> statuses = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
-            statuses.add(proves ? BookingStatus.HELD : BookingSteps.whenPlaced(catalogue.offer(lines.get(i).offer()), bill.dueNow(i).isZero()));
+            statuses.add(proves ? BookingStatus.HELD : BookingSteps.whenPlaced(catalogue.offer(lines.get(i).offer()).confirm(), bill.dueNow(i).isZero()));
         }
         boolean waits = statuses.contains(BookingStatus.HELD) || lines.isEmpty();
         OrderStatus status = waits ? OrderStatus.WAITING : OrderStatus.PLACED;
@@ -156,11 +157,11 @@ public class OrderService {
         long id = store.insert(
                 tokens.next(), basket, request.contact().trimmed(), request.locale(), status, bill.total(), bill.due(),
                 promoCode, now);
-        answers.replace(lines.stream().map(BasketLine::id).toList(), request.answers());
+        answers.replace(request.answers());
         answers.agreed(id, request.agreed(), now);
         for (int i = 0; i < lines.size(); i++) {
             BasketLine line = lines.get(i);
-            store.insertLine(id, i, line.id(), bill.quote().lines().get(i), catalogue.offer(line.offer()).taxRate());
+            store.insertLine(id, i, line.id(), bill.quote().lines().get(i), Sold.of(BasketService.priced(line, catalogue), catalogue.house()));
             if (statuses.get(i) != BookingStatus.HELD) {
                 store.moveBooking(line.id(), statuses.get(i));
             }
@@ -222,6 +223,7 @@ public class OrderService {
     private boolean isToBeHad(BasketLine line, Catalogue catalogue, Instant now) {
         return line.isHeld(now)
                 && places.free(
+                        catalogue.house(),
                         BasketService.query(line, catalogue, now).without(Set.of(line.id())),
                         line.time().start(),
                         line.staff());
@@ -259,7 +261,7 @@ public class OrderService {
         if (!trimmed.email().equalsIgnoreCase(order.contact().email())) {
             letters.addressChanged(store.byId(order.id()).orElseThrow(), order.contact().email());
         }
-        answers.replace(order.standing().stream().map(OrderLine::booking).toList(), given);
+        answers.replace(given);
         journal.noteOrder(order, Actor.GUEST, "details", clock.instant());
     }
 

@@ -4,7 +4,6 @@ import gastfreund.app.catalogue.Quantities;
 import gastfreund.app.house.Actor;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
-import gastfreund.core.money.Percent;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.PlaceId;
@@ -15,7 +14,10 @@ import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.openings.Busy;
 import gastfreund.core.orders.Quote;
+import gastfreund.core.orders.Sold;
 import gastfreund.core.time.Interval;
+import gastfreund.housefile.HouseFile;
+import gastfreund.housefile.SoldFile;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -117,11 +119,11 @@ class OrderStore {
         }
     }
 
-    void insertLine(long order, int line, BookingId booking, Quote.QuotedLine quoted, Percent taxRate) {
+    void insertLine(long order, int line, BookingId booking, Quote.QuotedLine quoted, Sold sold) {
         jdbc.sql(
                         """
                         INSERT INTO order_lines (order_id, line, booking, amount, discount, total, deposit, due_now,
-                                                 balance, balance_due, tax_rate, covered)
+                                                 balance, balance_due, covered, sold)
                         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
                         """)
                 .params(
@@ -135,8 +137,8 @@ class OrderStore {
                         quoted.dueNow().minor(),
                         quoted.balance().minor(),
                         quoted.balanceDue() == null ? null : quoted.balanceDue().toString(),
-                        taxRate.toString(),
-                        quoted.covered().minor())
+                        quoted.covered().minor(),
+                        SoldFile.written(sold).toString())
                 .update();
         jdbc.sql("UPDATE bookings SET order_id = ? WHERE id = ?")
                 .params(order, booking.value())
@@ -189,7 +191,8 @@ class OrderStore {
      *
      * @param left what is left to pay of it; nothing: then there is no date either
      */
-    void moveTime(BookingId booking, Interval time, Answer.Judged option, Money total, Money left, LocalDate due) {
+    void moveTime(
+            BookingId booking, Interval time, Answer.Judged option, Money total, Money left, LocalDate due, Sold sold) {
         jdbc.sql("UPDATE bookings SET start_at = ?, end_at = ?, place = ? WHERE id = ?")
                 .params(
                         time.start() * 60,
@@ -203,13 +206,14 @@ class OrderStore {
                         """
                         UPDATE order_lines
                         SET amount = :total + discount, total = :total, due_now = min(due_now, :total),
-                            balance = :left, balance_due = :due,
+                            balance = :left, balance_due = :due, sold = :sold,
                             asked_at = NULL, reminded_at = NULL
                         WHERE booking = :booking
                         """)
                 .param("total", total.minor())
                 .param("left", left.minor())
                 .param("due", left.isZero() ? null : due.toString())
+                .param("sold", SoldFile.written(sold).toString())
                 .param("booking", booking.value())
                 .update();
     }
@@ -347,7 +351,7 @@ class OrderStore {
         return jdbc.sql(
                         """
                         SELECT b.*, l.discount, l.covered, l.total, l.deposit, l.waived, l.floor, l.visits_kept, l.paid, l.due_now,
-                               l.balance, l.balance_due,
+                               l.balance, l.balance_due, l.sold,
                                (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
                         FROM order_lines l JOIN bookings b ON b.id = l.booking
                         WHERE l.order_id = ?
@@ -386,6 +390,7 @@ class OrderStore {
                 Money.ofMinor(row.getLong("paid")),
                 Money.ofMinor(row.getLong("due_now")),
                 Money.ofMinor(row.getLong("balance")),
-                due == null ? null : LocalDate.parse(due));
+                due == null ? null : LocalDate.parse(due),
+                SoldFile.read(HouseFile.parse(row.getString("sold"))));
     }
 }

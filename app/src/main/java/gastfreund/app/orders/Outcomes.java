@@ -106,7 +106,7 @@ class Outcomes {
         for (OrderLine line : order.lines()) {
             Money owed = line.open();
             if (waits(line) && owed.compareTo(left) <= 0 && isToBeHad(line, catalogue, now)) {
-                BookingStatus to = BookingSteps.whenSecured(catalogue.offer(line.offer()));
+                BookingStatus to = BookingSteps.whenSecured(line.sold().confirm());
                 move(order, line, to, "paid", now);
                 if (to == BookingStatus.CONFIRMED) {
                     take(payment, line, owed);
@@ -144,7 +144,7 @@ class Outcomes {
         Instant now = clock.instant();
         for (OrderLine line : order.lines()) {
             if (waits(line) && isToBeHad(line, catalogue, now)) {
-                BookingStatus to = BookingSteps.whenPlaced(catalogue.offer(line.offer()), true);
+                BookingStatus to = BookingSteps.whenPlaced(line.sold().confirm(), true);
                 journal.move(order, line, to, Actor.GUEST, "address confirmed", now);
             } else if (line.status() == BookingStatus.HELD) {
                 lose(order, line, "the place was gone when the address was confirmed", now);
@@ -236,7 +236,7 @@ class Outcomes {
         boolean held = line.status() == BookingStatus.HELD && line.expires().isAfter(now);
         return held
                 || line.time().startInstant().isAfter(now)
-                        && places.free(Places.query(line, catalogue, now), line.time().start(), line.staff());
+                        && places.free(line, catalogue, now);
     }
 
     private void move(Order order, OrderLine line, BookingStatus to, String why, Instant now) {

@@ -110,17 +110,14 @@ public final class Questionnaire {
         return groups.stream().flatMap(g -> g.fields().stream()).noneMatch(Field::isWrong);
     }
 
-    /** What was answered; an empty answer is none. */
+    /** What was answered to each question. */
     List<GivenAnswer> answers() {
         List<GivenAnswer> answers = new ArrayList<>();
         for (Group group : groups) {
             for (Field field : group.fields()) {
-                if (!field.given().isEmpty()) {
-                    Question question = field.question();
-                    answers.add(new GivenAnswer(
-                            group.booking(), field.person(), question.id(), question.label(),
-                            String.join("\n", field.given())));
-                }
+                Question question = field.question();
+                answers.add(new GivenAnswer(
+                        group.booking(), field.person(), question.id(), question.label(), String.join("\n", field.given())));
             }
         }
         return answers;

@@ -46,6 +46,7 @@ class DeskMoveTest extends OrdersTest {
         Order order = paid("wheel-hire", "120", 21, "WORKS");
         Money before = line(order).total();
         Answer.Entry to = openings.openings(moves.choice(order, line(order), Audience.DESK)
+                        .orElseThrow()
                         .query(today().plusDays(22), today().plusDays(29), clock.instant()))
                 .entries()
                 .stream()

@@ -75,6 +75,19 @@ public final class House {
         return house;
     }
 
+    /**
+     * The same house with another form of one of its offers.
+     *
+     * @throws IllegalArgumentException where it has no such offer, or the new form names what the house does not have
+     */
+    public House with(Offer other) {
+        known(offers.get(other.id()), other.id());
+        List<Offer> all = offers.values().stream().map(o -> o.id().equals(other.id()) ? other : o).toList();
+        return of(
+                name, zone, currency, hours, List.copyOf(places.values()), List.copyOf(staff.values()),
+                List.copyOf(resources.values()), all);
+    }
+
     private boolean hasAllOf(Offer offer, Timetable timetable) {
         return timetable.entries().stream()
                 .allMatch(e -> staff.keySet().containsAll(e.staff())

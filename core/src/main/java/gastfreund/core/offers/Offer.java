@@ -86,6 +86,17 @@ public record Offer(
         }
     }
 
+    /**
+     * The same offer with other lengths and add-ons, for other parties.
+     *
+     * @throws IllegalArgumentException where they do not fit the rest of it
+     */
+    public Offer with(List<Length> otherLengths, List<AddOn> otherAddOns, Party otherParty) {
+        return new Offer(
+                id, title, otherLengths, basis, starts, timetable, prep, reset, sharing, otherParty, serving, uses, places, hours,
+                bounds, confirm, contested, otherAddOns, priceRules, payment, terms, taxRate);
+    }
+
     /** Whether its sessions are at times fixed beforehand. */
     public boolean hasTimetable() {
         return timetable != null;

@@ -40,8 +40,8 @@ public final class BookingSteps {
      * What a hold becomes when its order is placed, before anything is paid; {@code HELD} where it waits for money. What
      * waits for the host's yes waits for the guest's bank first, so that no request blocks a place without any.
      */
-    public static BookingStatus whenPlaced(Offer offer, boolean nothingDue) {
-        return switch (offer.confirm()) {
+    public static BookingStatus whenPlaced(Offer.Confirm confirm, boolean nothingDue) {
+        return switch (confirm) {
             case INSTANT -> CONFIRMED;
             case BY_HAND -> nothingDue ? REQUESTED : HELD;
             case ON_PAYMENT -> nothingDue ? CONFIRMED : HELD;
@@ -49,7 +49,7 @@ public final class BookingSteps {
     }
 
     /** What a hold becomes when what is due now has been paid, or authorised for what waits for the host's yes. */
-    public static BookingStatus whenSecured(Offer offer) {
-        return offer.confirm() == Offer.Confirm.BY_HAND ? REQUESTED : CONFIRMED;
+    public static BookingStatus whenSecured(Offer.Confirm confirm) {
+        return confirm == Offer.Confirm.BY_HAND ? REQUESTED : CONFIRMED;
     }
 }
