@@ -1,12 +1,12 @@
 package gastfreund.app;
 
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.checkout.OrderIntake;
 import gastfreund.app.hosts.HostService;
 import gastfreund.app.hosts.Role;
-import gastfreund.app.house.DataFolder;
-import gastfreund.app.house.Settings;
 import gastfreund.app.orders.Contact;
-import gastfreund.app.orders.OrderIntake;
+import gastfreund.app.setup.Settings;
+import gastfreund.app.storage.DataFolder;
 import gastfreund.core.openings.Booking;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.time.HouseZone;

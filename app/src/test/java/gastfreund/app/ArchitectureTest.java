@@ -4,14 +4,19 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
-import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.domain.JavaMethod;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
 import java.lang.reflect.Method;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.core.annotation.AnnotatedElementUtils;
 import org.springframework.stereotype.Controller;
@@ -24,32 +29,47 @@ class ArchitectureTest {
     private final JavaClasses app =
             new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("gastfreund.app");
 
+    /** From the ground up: each package may use those that stand before it, and no other. */
+    private static final List<String> LAYERS = List.of(
+            "setup", "typed", "languages", "journal", "bookings", "calendars", "rounds", "storage", "pages", "secrets",
+            "catalogue", "messages", "strangers", "openings", "vouchers", "baskets", "hosts", "payments", "orders",
+            "documents", "letters", "paying", "endings", "checkout", "moves", "bookingpage", "orderdesk", "guests", "board");
+
+    private static final int MOST_FILES = 24;
+
     @Test
-    void packagesHaveNoCycle() {
-        slices().matching("gastfreund.app.(*)..").should().beFreeOfCycles().check(app);
+    void arrowsGoDownOnly() {
+        for (int i = 0; i < LAYERS.size(); i++) {
+            String[] above = LAYERS.stream().skip(i + 1L).map(l -> "gastfreund.app." + l + "..").toArray(String[]::new);
+            if (above.length > 0) {
+                noClasses()
+                        .that()
+                        .resideInAPackage("gastfreund.app." + LAYERS.get(i) + "..")
+                        .should()
+                        .dependOnClassesThat()
+                        .resideInAnyPackage(above)
+                        .check(app);
+            }
+        }
+        classes()
+                .should()
+                .resideInAnyPackage(Stream.concat(
+                                Stream.of("gastfreund.app"), LAYERS.stream().map(l -> "gastfreund.app." + l))
+                        .toArray(String[]::new))
+                .check(app);
     }
 
     @Test
-    void packagesAreCutByWhatTheyAreAbout() {
-        classes()
-                .should()
-                .resideInAnyPackage(
-                        "gastfreund.app",
-                        "gastfreund.app.house..",
-                        "gastfreund.app.catalogue..",
-                        "gastfreund.app.openings..",
-                        "gastfreund.app.baskets..",
-                        "gastfreund.app.orders..",
-                        "gastfreund.app.payments..",
-                        "gastfreund.app.vouchers..",
-                        "gastfreund.app.messages..",
-                        "gastfreund.app.calendars..",
-                        "gastfreund.app.hosts..",
-                        "gastfreund.app.board..",
-                        "gastfreund.app.rounds..",
-                        "gastfreund.app.door..",
-                        "gastfreund.app.guests..")
-                .check(app);
+    void eachPackageIsSmallAndSaysWhatIsInItWhoMayCallItAndWhereItsDoorIs() throws IOException {
+        for (String layer : LAYERS) {
+            Path folder = Path.of("src/main/java/gastfreund/app", layer);
+            try (Stream<Path> files = Files.list(folder)) {
+                assertThat(files.filter(f -> !f.endsWith("package-info.java")).count()).as(layer).isLessThanOrEqualTo(MOST_FILES);
+            }
+            assertThat(Files.readString(folder.resolve("package-info.java")))
+                    .as(layer)
+                    .contains("Called by: ", "Its door: {@link gastfreund.app." + layer + ".", "@NullMarked");
+        }
     }
 
     @Test

@@ -1,6 +1,6 @@
 package gastfreund.app;
 
-import gastfreund.app.door.Doorkeeper;
+import gastfreund.app.strangers.Doorkeeper;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;

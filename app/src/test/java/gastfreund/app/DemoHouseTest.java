@@ -37,7 +37,7 @@ import org.springframework.test.context.DynamicPropertySource;
 
 /** The whole application with the demo house on a real file, and the stand-ins beside it; one for all such tests. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
-@Import({DemoHouseTest.Clocks.class, CatalogueEdits.class})
+@Import({DemoHouseTest.Clocks.class, CatalogueEdits.class, AllRounds.class})
 public abstract class DemoHouseTest {
 
     protected static final Standins STANDINS = Standins.running();

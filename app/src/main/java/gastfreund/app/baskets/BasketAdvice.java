@@ -1,9 +1,9 @@
 package gastfreund.app.baskets;
 
-import gastfreund.app.door.Doorkeeper;
-import gastfreund.app.house.Links;
-import gastfreund.app.house.Visitor;
-import gastfreund.app.house.VisitorMarks;
+import gastfreund.app.pages.Links;
+import gastfreund.app.strangers.Doorkeeper;
+import gastfreund.app.strangers.Visitor;
+import gastfreund.app.strangers.VisitorMarks;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.Instant;

@@ -1,19 +1,19 @@
 package gastfreund.app.baskets;
 
+import gastfreund.app.bookings.Quantities;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.catalogue.Quantities;
-import gastfreund.app.house.Address;
-import gastfreund.app.house.Code;
-import gastfreund.app.house.Links;
-import gastfreund.app.house.Minor;
-import gastfreund.app.house.Minute;
-import gastfreund.app.house.Visitor;
-import gastfreund.app.house.VisitorMarks;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.Panel;
 import gastfreund.app.openings.PanelService;
 import gastfreund.app.openings.Slot;
+import gastfreund.app.pages.Address;
+import gastfreund.app.pages.Code;
+import gastfreund.app.pages.Links;
+import gastfreund.app.strangers.Visitor;
+import gastfreund.app.strangers.VisitorMarks;
+import gastfreund.app.typed.Minor;
+import gastfreund.app.typed.Minute;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Place;
 import gastfreund.core.offers.Staff;

@@ -1,14 +1,14 @@
 package gastfreund.app.baskets;
 
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.house.Links;
-import gastfreund.app.house.Minor;
-import gastfreund.app.house.Minute;
-import gastfreund.app.house.Visitor;
-import gastfreund.app.house.VisitorMarks;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.Panel;
 import gastfreund.app.openings.PanelService;
+import gastfreund.app.pages.Links;
+import gastfreund.app.strangers.Visitor;
+import gastfreund.app.strangers.VisitorMarks;
+import gastfreund.app.typed.Minor;
+import gastfreund.app.typed.Minute;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.orders.Quote;
 import org.springframework.http.HttpStatus;

@@ -1,24 +1,24 @@
 package gastfreund.app.baskets;
 
+import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.PrepaidOffer;
-import gastfreund.app.house.Written;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.openings.Slot;
+import gastfreund.app.typed.Written;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.vouchers.PrepaidService;
+import gastfreund.core.money.Money;
 import gastfreund.core.offers.Line;
 import gastfreund.core.offers.Offer;
-import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.Query;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.core.orders.Quote;
 import java.time.Clock;
-import java.time.Instant;
-import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -32,6 +32,7 @@ public class BasketService {
 
     private static final int MOST_CODE = 60;
 
+    private final BookingStore bookings;
     private final BasketStore store;
     private final CatalogueService catalogues;
     private final OpeningsService openings;
@@ -47,7 +48,9 @@ public class BasketService {
             PrepaidService prepaid,
             Bills bills,
             Holds holds,
-            Clock clock) {
+            Clock clock,
+            BookingStore bookings) {
+        this.bookings = bookings;
         this.prepaid = prepaid;
         this.bills = bills;
         this.holds = holds;
@@ -110,7 +113,7 @@ public class BasketService {
     /** Gives a held place back; false where the basket has no such line. */
     @Transactional
     public boolean release(String basket, BookingId line) {
-        return store.release(basket, line);
+        return bookings.release(basket, line);
     }
 
     /** One line that is not yet ordered; empty where the basket has no such line. */
@@ -142,7 +145,7 @@ public class BasketService {
     /** Chooses when a line is paid, where its offer leaves the choice. */
     @Transactional
     public void choosePay(String basket, BookingId line, Quote.Pay pay) {
-        store.setPay(basket, line, pay);
+        bookings.setPay(basket, line, pay.name().toLowerCase(Locale.ROOT));
     }
 
     /** A line as it is priced. */
@@ -157,24 +160,14 @@ public class BasketService {
                 line.time().start(),
                 line.staff(),
                 line.place(),
-                line.heldSince(),
+                line.hold().since(),
                 catalogue.zone());
-    }
-
-    /** The question that the line's guest asked, for the line's own date. */
-    public static Query query(BasketLine line, Catalogue catalogue, Instant now) {
-        LocalDate date = catalogue.zone().dateOf(line.time().start());
-        return Query.of(line.offer(), date, date, now)
-                .withLength(line.length(), line.units())
-                .withParty(line.party())
-                .withAddOns(line.addOns())
-                .withPlace(line.place());
     }
 
     /** The openings nearest to a line whose hold is over. */
     public List<Slot> nearest(BasketLine line) {
         Catalogue catalogue = catalogues.catalogue();
-        Query query = query(line, catalogue, clock.instant());
+        Query query = line.reserved().query(catalogue.zone(), clock.instant());
         return openings.nearest(query, line.time().start(), 3).stream()
                 .map(e -> Slot.of(e, catalogue.house()))
                 .toList();

@@ -2,11 +2,11 @@ package gastfreund.app.baskets;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.PrepaidOffer;
-import gastfreund.app.house.Address;
-import gastfreund.app.house.Formats;
-import gastfreund.app.house.Links;
-import gastfreund.app.house.Names;
-import gastfreund.app.house.Written;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.pages.Address;
+import gastfreund.app.pages.Links;
+import gastfreund.app.typed.Names;
+import gastfreund.app.typed.Written;
 import gastfreund.core.money.Money;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 
 /** Vouchers and passes for sale: their pages, and putting them into a basket and out of it. */

@@ -1,7 +1,6 @@
 package gastfreund.app.baskets;
 
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.house.Settings;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.core.openings.Answer;
@@ -37,13 +36,13 @@ class HoldShares {
     private final BasketStore store;
     private final OpeningsService openings;
     private final CatalogueService catalogues;
-    private final Settings.Shares shares;
+    private final ShareSettings shares;
 
-    HoldShares(BasketStore store, OpeningsService openings, CatalogueService catalogues, Settings settings) {
+    HoldShares(BasketStore store, OpeningsService openings, CatalogueService catalogues, ShareSettings shares) {
         this.store = store;
         this.openings = openings;
         this.catalogues = catalogues;
-        this.shares = settings.shares();
+        this.shares = shares;
     }
 
     /** Judges a hold that is already in the tables of the current transaction. */

@@ -1,14 +1,16 @@
 package gastfreund.app.baskets;
 
+import gastfreund.app.bookings.BookingStore;
+import gastfreund.app.bookings.Hold;
+import gastfreund.app.bookings.Reserved;
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.door.Doorkeeper;
-import gastfreund.app.house.Tokens;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.openings.Slot;
+import gastfreund.app.secrets.Tokens;
+import gastfreund.app.strangers.Doorkeeper;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.BookingId;
-import gastfreund.core.orders.Quote;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -29,6 +31,7 @@ class Holds {
     /** How long after it first began a hold ends, whatever was changed. */
     private static final Duration LONGEST_HOLD = Duration.ofMinutes(45);
 
+    private final BookingStore bookings;
     private final BasketStore store;
     private final CatalogueService catalogues;
     private final OpeningsService openings;
@@ -44,7 +47,9 @@ class Holds {
             HoldShares shares,
             Doorkeeper doorkeeper,
             Tokens tokens,
-            Clock clock) {
+            Clock clock,
+            BookingStore bookings) {
+        this.bookings = bookings;
         this.store = store;
         this.catalogues = catalogues;
         this.openings = openings;
@@ -94,7 +99,11 @@ class Holds {
             return notYet;
         }
         String token = orFresh(basket);
-        store.insertHold(token, held(request.choice(), entry.get(), option, now), request.visitor());
+        bookings.insertHold(
+                token,
+                reserved(new BookingId(tokens.next()), request.choice(), entry.get(), option),
+                Hold.from(now, now.plus(holdTime())),
+                request.visitor());
         HoldShares.Verdict share = shares.judge(request, now);
         boolean first = kept == 0 && share == HoldShares.Verdict.HOUSE;
         if (share != HoldShares.Verdict.ENOUGH_LEFT && !(first && welcome)) {
@@ -136,59 +145,35 @@ class Holds {
         if (isDearer(option, request)) {
             return new Kept.Dearer();
         }
-        store.change(basket, changed(line, request.choice(), entry.get(), option, now));
+        boolean other = entry.get().time().start() != line.time().start();
+        bookings.changeHold(
+                basket,
+                reserved(line.id(), request.choice(), entry.get(), option),
+                other ? anew(line.hold(), now) : line.hold());
         boolean first = store.countKept(request.visitor(), now) <= 1;
         return first || shares.judge(request, now) == HoldShares.Verdict.ENOUGH_LEFT
                 ? new Kept.Held(basket)
                 : undone(new Kept.TooMuch());
     }
 
-    private BasketLine held(Choice choice, Answer.Entry entry, Answer.Judged option, Instant now) {
-        Instant until = now.plus(holdTime());
-        return line(new BookingId(tokens.next()), choice, entry, option, Quote.Pay.NOW, now, until, now, 0);
-    }
-
-    private BasketLine changed(
-            BasketLine line, Choice choice, Answer.Entry entry, Answer.Judged option, Instant now) {
-        boolean other = entry.time().start() != line.time().start();
-        boolean anew = other && line.renewals() < MOST_RENEWALS;
-        Instant end = line.firstHeld().plus(holdTime().compareTo(LONGEST_HOLD) > 0 ? holdTime() : LONGEST_HOLD);
+    /** A hold whose time begins anew, as long as it may. */
+    private Hold anew(Hold hold, Instant now) {
+        if (hold.renewals() >= MOST_RENEWALS) {
+            return new Hold(now, hold.expires(), hold.first(), hold.renewals());
+        }
+        Instant end = hold.first().plus(holdTime().compareTo(LONGEST_HOLD) > 0 ? holdTime() : LONGEST_HOLD);
         Instant wished = now.plus(holdTime());
-        Instant until = anew ? (wished.isBefore(end) ? wished : end) : line.expires();
-        return line(
-                line.id(), choice, entry, option, line.pay(), other ? now : line.heldSince(), until, line.firstHeld(),
-                line.renewals() + (anew ? 1 : 0));
+        return new Hold(now, wished.isBefore(end) ? wished : end, hold.first(), hold.renewals() + 1);
     }
 
     private Duration holdTime() {
         return Duration.ofMinutes(catalogues.catalogue().holdMinutes());
     }
 
-    private static BasketLine line(
-            BookingId id,
-            Choice choice,
-            Answer.Entry entry,
-            Answer.Judged option,
-            Quote.Pay pay,
-            Instant since,
-            Instant until,
-            Instant first,
-            int renewals) {
-        return new BasketLine(
-                id,
-                choice.offer().id(),
-                entry.time(),
-                option.place(),
-                choice.length().id(),
-                choice.units(),
-                choice.party(),
-                choice.addOns(),
-                option.staff(),
-                pay,
-                since,
-                until,
-                first,
-                renewals);
+    private static Reserved reserved(BookingId id, Choice choice, Answer.Entry entry, Answer.Judged option) {
+        return new Reserved(
+                id, choice.offer().id(), entry.time(), option.place(), choice.length().id(), choice.units(), choice.party(),
+                choice.addOns(), option.staff());
     }
 
     /** How many places a visitor keeps without having paid. */

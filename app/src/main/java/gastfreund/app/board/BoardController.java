@@ -2,10 +2,10 @@ package gastfreund.app.board;
 
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
-import gastfreund.app.house.Formats;
+import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Order;
-import gastfreund.app.orders.OrderPages;
-import gastfreund.app.orders.OrderService;
+import gastfreund.app.orders.OrderRows;
+import gastfreund.app.orders.Orders;
 import gastfreund.core.openings.BookingId;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -21,10 +21,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 class BoardController {
 
     private final BoardService boards;
-    private final OrderService orders;
-    private final OrderPages pages;
+    private final Orders orders;
+    private final OrderRows pages;
 
-    BoardController(BoardService boards, OrderService orders, OrderPages pages) {
+    BoardController(BoardService boards, Orders orders, OrderRows pages) {
         this.boards = boards;
         this.orders = orders;
         this.pages = pages;
@@ -54,7 +54,7 @@ class BoardController {
         Optional<Order> order = booking.isBlank() ? Optional.empty() : orders.byBooking(new BookingId(booking));
         order.ifPresent(found -> {
             model.addAttribute("order", found);
-            List<OrderPages.Row> rows = pages.rows(found.lines(), f).stream()
+            List<OrderRows.Row> rows = pages.rows(found.lines(), f).stream()
                     .filter(r -> r.line().booking().value().equals(booking))
                     .toList();
             model.addAttribute("rows", rows);

@@ -1,14 +1,14 @@
 package gastfreund.app.board;
 
+import gastfreund.app.bookings.BookedStore;
+import gastfreund.app.bookings.BookingStore;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
-import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.time.Interval;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -25,26 +25,13 @@ class BoardStore {
 
     /** The bookings that take place, or are kept, in a stretch of time. */
     List<BoardBooking> between(Interval stretch, Instant now) {
-        return jdbc.sql(
-                        """
-                        SELECT b.id, b.offer, b.start_at, b.end_at, b.party, b.status, b.expires_at, o.name, o.number,
-                               coalesce(l.total, 0) AS total,
-                               coalesce(l.paid, 0) AS paid,
-                               (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
+        return jdbc.sql("SELECT b.status, b.expires_at, " + BookingStore.RESERVED
+                        + """
+                        , o.name, o.number, coalesce(l.total, 0) AS total, coalesce(l.paid, 0) AS paid
                         FROM bookings b
                         LEFT JOIN orders o ON o.id = b.order_id
                         LEFT JOIN order_lines l ON l.booking = b.id
-                        WHERE b.start_at > :from - max(
-                                  (SELECT coalesce(max(end_at - start_at), 0) FROM bookings
-                                   WHERE status IN ('requested', 'confirmed', 'completed', 'no-show')),
-                                  (SELECT coalesce(max(end_at - start_at), 0) FROM bookings
-                                   WHERE status = 'held' AND expires_at > :now))
-                          AND b.start_at < :to
-                          AND b.end_at > :from
-                          AND (b.status IN ('requested', 'confirmed', 'completed', 'no-show')
-                               OR b.status = 'held' AND b.expires_at > :now)
-                        ORDER BY b.start_at, b.id
-                        """)
+                        WHERE\s""" + BookedStore.TOUCHING + " ORDER BY b.start_at, b.id")
                 .param("from", stretch.start() * 60)
                 .param("to", stretch.end() * 60)
                 .param("now", now.getEpochSecond())
@@ -53,7 +40,6 @@ class BoardStore {
     }
 
     private static BoardBooking booking(ResultSet row, int number) throws SQLException {
-        String staff = row.getString("staff");
         long expires = row.getLong("expires_at");
         boolean expiring = !row.wasNull();
         return new BoardBooking(
@@ -63,7 +49,7 @@ class BoardStore {
                 row.getInt("party"),
                 BookingStatus.ofCode(row.getString("status")),
                 expiring ? Instant.ofEpochSecond(expires) : null,
-                staff == null ? List.of() : Arrays.stream(staff.split(" ")).map(StaffId::new).toList(),
+                BookingStore.staff(row),
                 row.getString("name"),
                 row.getLong("number"),
                 Money.ofMinor(row.getLong("total")),

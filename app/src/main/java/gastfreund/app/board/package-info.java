@@ -1,2 +1,9 @@
-/** The desk's main view: lanes of staff and resources over a day, under a ruler of days. */
+/**
+ * The desk's board: who and what is taken when.
+ *
+ * <p>Called by: nobody. Its door: {@link gastfreund.app.board.BoardService}.
+ */
+@NullMarked
 package gastfreund.app.board;
+
+import org.jspecify.annotations.NullMarked;

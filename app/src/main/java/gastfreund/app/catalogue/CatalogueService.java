@@ -1,6 +1,6 @@
 package gastfreund.app.catalogue;
 
-import gastfreund.app.house.Reading;
+import gastfreund.app.storage.Reading;
 import gastfreund.housefile.HouseFile;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;

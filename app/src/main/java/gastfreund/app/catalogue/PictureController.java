@@ -1,6 +1,6 @@
 package gastfreund.app.catalogue;
 
-import gastfreund.app.house.DataFolder;
+import gastfreund.app.storage.DataFolder;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;

@@ -1,7 +1,7 @@
 package gastfreund.app.catalogue;
 
-import gastfreund.app.house.Formats;
-import gastfreund.app.house.Languages;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.languages.Languages;
 import java.util.Locale;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;

@@ -1,8 +1,9 @@
 package gastfreund.app.guests;
 
-import gastfreund.app.house.Actor;
-import gastfreund.app.house.Tokens;
-import gastfreund.app.orders.OrderService;
+import gastfreund.app.bookings.BookingStore;
+import gastfreund.app.journal.Actor;
+import gastfreund.app.orders.Orders;
+import gastfreund.app.secrets.Tokens;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -20,13 +21,21 @@ class GuestService {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
+    private final BookingStore bookings;
     private final GuestStore store;
     private final GuestFileStore taken;
-    private final OrderService books;
+    private final Orders books;
     private final Tokens tokens;
     private final Clock clock;
 
-    GuestService(GuestStore store, GuestFileStore taken, OrderService books, Tokens tokens, Clock clock) {
+    GuestService(
+            GuestStore store,
+            GuestFileStore taken,
+            Orders books,
+            Tokens tokens,
+            Clock clock,
+            BookingStore bookings) {
+        this.bookings = bookings;
         this.store = store;
         this.taken = taken;
         this.books = books;
@@ -65,6 +74,7 @@ class GuestService {
         }
         orders.forEach(order -> {
             store.forget(order, tokens.next(), now);
+            bookings.forgetVisitors(order);
             books.note(order, who, "the guest's data were forgotten");
         });
         return true;

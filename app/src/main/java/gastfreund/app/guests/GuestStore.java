@@ -70,7 +70,6 @@ class GuestStore {
         run("UPDATE payment_steps SET why = '' WHERE payment IN (SELECT id FROM payments WHERE order_id = ?)", order);
         run("UPDATE prepaid SET recipient = '', greeting = '' WHERE id IN (SELECT prepaid FROM goods WHERE order_id = ?)", order);
         run("UPDATE goods SET recipient = '', greeting = '' WHERE order_id = ?", order);
-        run("UPDATE bookings SET visitor = NULL, basket = NULL WHERE order_id = ?", order);
         jdbc.sql(
                         """
                         UPDATE orders SET name = '\u2013', email = '', phone = '', company = '', address = '', notes = '',

@@ -14,19 +14,10 @@ class TidyStore {
         this.jdbc = jdbc;
     }
 
-    void removeHolds(Instant before) {
-        jdbc.sql("DELETE FROM bookings WHERE order_id IS NULL AND status IN ('held', 'cancelled') AND expires_at < ?")
-                .param(before.getEpochSecond())
-                .update();
-    }
-
     /** Baskets in which nothing lies any more that an order or a hold speaks of. */
     void removeBaskets(Instant before) {
         long instant = before.getEpochSecond();
         jdbc.sql("UPDATE orders SET basket = NULL WHERE placed_at < ? AND basket IS NOT NULL").param(instant).update();
-        jdbc.sql("UPDATE bookings SET basket = NULL WHERE order_id IS NOT NULL AND held_at < ? AND basket IS NOT NULL")
-                .param(instant)
-                .update();
         String old = "(SELECT b.token FROM baskets b WHERE b.created_at < ? "
                 + "AND NOT EXISTS (SELECT 1 FROM bookings k WHERE k.basket = b.token) "
                 + "AND NOT EXISTS (SELECT 1 FROM orders o WHERE o.basket = b.token))";

@@ -1,13 +1,14 @@
 package gastfreund.app.guests;
 
+import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.KeepRules;
-import gastfreund.app.door.Doorkeeper;
-import gastfreund.app.house.Actor;
-import gastfreund.app.house.VisitorMarks;
+import gastfreund.app.journal.Actor;
 import gastfreund.app.rounds.Entry;
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.Rounds;
+import gastfreund.app.strangers.Doorkeeper;
+import gastfreund.app.strangers.VisitorMarks;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -29,6 +30,7 @@ public class Tidying {
     private static final Duration DAYS = Duration.ofDays(30);
     private static final Duration SIGN_INS = Duration.ofDays(365);
 
+    private final BookingStore bookings;
     private final GuestStore known;
     private final TidyStore store;
     private final GuestService guests;
@@ -48,7 +50,9 @@ public class Tidying {
             VisitorMarks marks,
             Rounds rounds,
             TransactionTemplate transaction,
-            Clock clock) {
+            Clock clock,
+            BookingStore bookings) {
+        this.bookings = bookings;
         this.known = known;
         this.store = store;
         this.guests = guests;
@@ -64,8 +68,8 @@ public class Tidying {
     public void run() {
         Instant old = clock.instant().minus(DAYS);
         List<Entry> entries = new ArrayList<>();
-        entries.add(entry("holds", old, store::removeHolds));
-        entries.add(entry("baskets", old, store::removeBaskets));
+        entries.add(entry("holds", old, bookings::removeHolds));
+        entries.add(entry("baskets", old, this::removeBaskets));
         entries.add(entry("letters", old, store::emptyLetters));
         entries.add(entry("sign-ins", clock.instant().minus(SIGN_INS), store::removeSignIns));
         entries.add(new Entry("seals", doorkeeper::forgetOld));
@@ -75,6 +79,11 @@ public class Tidying {
             entries.addAll(guests(monthsAgo(rules.guestMonths())));
         });
         rounds.each(Kind.TIDY, entries);
+    }
+
+    private void removeBaskets(Instant before) {
+        bookings.leaveBaskets(before);
+        store.removeBaskets(before);
     }
 
     private Entry entry(String subject, Instant before, Consumer<Instant> remove) {

@@ -1,2 +1,9 @@
-/** What the house has of its guests: taken out, forgotten, and kept no longer than it says. */
+/**
+ * What the house has of its guests: taken out, forgotten and tidied away.
+ *
+ * <p>Called by: nobody. Its door: {@link gastfreund.app.guests.GuestService}.
+ */
+@NullMarked
 package gastfreund.app.guests;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,7 +1,7 @@
 package gastfreund.app.hosts;
 
-import gastfreund.app.house.Actor;
-import gastfreund.app.house.Visitor;
+import gastfreund.app.journal.Actor;
+import gastfreund.app.strangers.Visitor;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;

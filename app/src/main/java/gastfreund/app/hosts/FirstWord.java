@@ -1,6 +1,6 @@
 package gastfreund.app.hosts;
 
-import gastfreund.app.house.Address;
+import gastfreund.app.pages.Address;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.SecureRandom;

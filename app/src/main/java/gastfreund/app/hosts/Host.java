@@ -1,6 +1,6 @@
 package gastfreund.app.hosts;
 
-import gastfreund.app.house.Actor;
+import gastfreund.app.journal.Actor;
 
 /**
  * A person who signs in at the desk.

@@ -1,8 +1,6 @@
 package gastfreund.app.hosts;
 
-import gastfreund.app.house.Address;
-import gastfreund.app.house.Origins;
-import gastfreund.app.house.Settings;
+import gastfreund.app.strangers.Guard;
 import jakarta.servlet.Filter;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -15,7 +13,6 @@ import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configuration.EnableWebSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
-import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
@@ -23,8 +20,6 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
-import org.springframework.security.web.header.HeaderWriterFilter;
-import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import org.springframework.security.web.util.matcher.RequestMatcher;
 
@@ -33,14 +28,10 @@ import org.springframework.security.web.util.matcher.RequestMatcher;
 @EnableWebSecurity
 class Security {
 
-    private final Settings settings;
-    private final Address address;
-    private final Origins origins;
+    private final Guard guard;
 
-    Security(Settings settings, Address address, Origins origins) {
-        this.settings = settings;
-        this.address = address;
-        this.origins = origins;
+    Security(Guard guard) {
+        this.guard = guard;
     }
 
     /** The way in which a password is kept stands before its hash, so that a better one can follow. */
@@ -63,7 +54,7 @@ class Security {
                 chain.doFilter(request, response);
             }
         };
-        guard(http)
+        guard.guard(http)
                 .securityMatcher("/desk", "/desk/**")
                 .authorizeHttpRequests(requests -> requests.requestMatchers("/desk/sign-in", "/desk/welcome")
                         .permitAll()
@@ -83,23 +74,11 @@ class Security {
     @Bean
     @Order(2)
     SecurityFilterChain front(HttpSecurity http) throws Exception {
-        guard(http)
+        guard.guard(http)
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .csrf(AbstractHttpConfigurer::disable)
                 .requestCache(AbstractHttpConfigurer::disable)
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll());
         return http.build();
-    }
-
-    private HttpSecurity guard(HttpSecurity http) throws Exception {
-        return http.headers(headers -> headers.frameOptions(HeadersConfigurer.FrameOptionsConfig::deny)
-                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
-                .addFilterBefore(new Nonce(origins::origins), HeaderWriterFilter.class)
-                .addFilterBefore(new Padding(), HeaderWriterFilter.class)
-                .addFilterBefore(new OwnHost(address.set()), HeaderWriterFilter.class)
-                .addFilterAfter(new Sizes(), HeaderWriterFilter.class)
-                .addFilterAfter(new SameOrigin(), Sizes.class)
-                .addFilterAfter(new Limits(settings.limits()), SameOrigin.class)
-                .addFilterAfter(new Robots(), Limits.class);
     }
 }

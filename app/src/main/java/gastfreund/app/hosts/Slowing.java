@@ -1,6 +1,5 @@
 package gastfreund.app.hosts;
 
-import gastfreund.app.house.Settings;
 import jakarta.servlet.AsyncContext;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -54,8 +53,8 @@ class Slowing implements DisposableBean {
         }
     };
 
-    Slowing(Settings settings, Clock clock) {
-        this.base = settings.limits().slower();
+    Slowing(SignInSettings settings, Clock clock) {
+        this.base = settings.slower();
         this.clock = clock;
     }
 

@@ -1,11 +1,10 @@
 package gastfreund.app.messages;
 
-import gastfreund.app.house.Address;
-import gastfreund.app.house.Settings;
-import gastfreund.app.house.Tokens;
+import gastfreund.app.pages.Address;
 import gastfreund.app.rounds.Entry;
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.Rounds;
+import gastfreund.app.secrets.Tokens;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.MimeMessage;
 import java.nio.charset.StandardCharsets;
@@ -28,7 +27,7 @@ public class Outbox {
 
     private final OutboxStore store;
     private final JavaMailSender mail;
-    private final Settings settings;
+    private final MailSettings mailed;
     private final Address address;
     private final Rounds rounds;
     private final Tokens tokens;
@@ -39,7 +38,7 @@ public class Outbox {
     Outbox(
             OutboxStore store,
             JavaMailSender mail,
-            Settings settings,
+            MailSettings mailed,
             Address address,
             Rounds rounds,
             Tokens tokens,
@@ -47,7 +46,7 @@ public class Outbox {
             Clock clock) {
         this.store = store;
         this.mail = mail;
-        this.settings = settings;
+        this.mailed = mailed;
         this.address = address;
         this.rounds = rounds;
         this.tokens = tokens;
@@ -68,12 +67,12 @@ public class Outbox {
     public void putForGuest(Letter letter) {
         Instant now = clock.instant();
         int ahead = store.countSince(letter.recipient(), now.minus(DAY));
-        store.insert(tokens.next(), letter, now, now.plus(DAY.multipliedBy(ahead / settings.limits().letters())));
+        store.insert(tokens.next(), letter, now, now.plus(DAY.multipliedBy(ahead / mailed.limits().letters())));
     }
 
     /** Whether letters can go out: a sender and the house's own address must have been set. */
     public boolean canSend() {
-        return settings.canWrite();
+        return !mailed.mailFrom().isBlank() && address.canBeWritten();
     }
 
     /** How many letters wait. */
@@ -107,9 +106,9 @@ public class Outbox {
 
     private MimeMessage message(OutboxStore.Waiting waiting) throws MessagingException {
         Letter letter = waiting.letter();
-        MimeMessage message = new Identified(mail.createMimeMessage(), waiting.id(), settings.mailFrom());
+        MimeMessage message = new Identified(mail.createMimeMessage(), waiting.id(), mailed.mailFrom());
         MimeMessageHelper helper = new MimeMessageHelper(message, true, StandardCharsets.UTF_8.name());
-        helper.setFrom(settings.mailFrom());
+        helper.setFrom(mailed.mailFrom());
         helper.setTo(letter.recipient());
         helper.setSubject(letter.subject());
         helper.setText(address.completed(letter.text()), address.completed(letter.html()));

@@ -1,6 +1,6 @@
 package gastfreund.app.openings;
 
-import gastfreund.app.catalogue.Quantities;
+import gastfreund.app.bookings.Quantities;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.House;

@@ -1,7 +1,8 @@
 package gastfreund.app.openings;
 
+import gastfreund.app.bookings.BookedStore;
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.house.Reading;
+import gastfreund.app.storage.Reading;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;

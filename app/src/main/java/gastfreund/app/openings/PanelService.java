@@ -10,7 +10,6 @@ import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Answer;
-import gastfreund.core.openings.Query;
 import gastfreund.core.time.HouseZone;
 import java.time.Clock;
 import java.time.DayOfWeek;

@@ -1,6 +1,6 @@
 package gastfreund.app.openings;
 
-import gastfreund.app.house.Formats;
+import gastfreund.app.languages.Formats;
 import gastfreund.core.terms.Keep;
 import gastfreund.core.terms.Terms;
 import java.util.ArrayList;

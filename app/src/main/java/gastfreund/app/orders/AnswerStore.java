@@ -9,7 +9,7 @@ import org.springframework.stereotype.Repository;
 
 /** Keeps what guests answered, and what they agreed to. */
 @Repository
-class AnswerStore {
+public class AnswerStore {
 
     private final JdbcClient jdbc;
 
@@ -18,7 +18,7 @@ class AnswerStore {
     }
 
     /** Writes answers in place of earlier ones to the same questions; what was not answered is left out. */
-    void replace(List<GivenAnswer> answers) {
+    public void replace(List<GivenAnswer> answers) {
         for (int i = 0; i < answers.size(); i++) {
             GivenAnswer answer = answers.get(i);
             jdbc.sql("DELETE FROM answers WHERE booking = ? AND person = ? AND question = ?")
@@ -33,7 +33,7 @@ class AnswerStore {
     }
 
     /** The answers of a booking in the order in which they were asked for. */
-    List<GivenAnswer> of(BookingId booking) {
+    public List<GivenAnswer> of(BookingId booking) {
         return jdbc.sql("SELECT * FROM answers WHERE booking = ? ORDER BY position")
                 .param(booking.value())
                 .query((row, n) -> new GivenAnswer(
@@ -41,7 +41,7 @@ class AnswerStore {
                 .list();
     }
 
-    void agreed(long order, List<CheckoutRules.Text> texts, Instant now) {
+    public void agreed(long order, List<CheckoutRules.Text> texts, Instant now) {
         for (CheckoutRules.Text text : texts) {
             jdbc.sql("INSERT INTO agreements (order_id, text_id, title, wording, agreed_at) VALUES (?, ?, ?, ?, ?)")
                     .params(order, text.id(), text.title(), text.wording(), now.getEpochSecond())

@@ -1,6 +1,7 @@
 package gastfreund.app.orders;
 
-import gastfreund.app.house.Written;
+import gastfreund.app.typed.Named;
+import gastfreund.app.typed.Written;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
@@ -51,17 +52,17 @@ public record Contact(
         return new Contact(name, email, phone, "", "", "");
     }
 
-    static Contact empty() {
+    public static Contact empty() {
         return of("", "", "");
     }
 
     /** As it stands on a receipt: name, company and address, as far as there are any. */
-    String inLines() {
+    public String inLines() {
         return Stream.of(name, company, address).filter(s -> !s.isBlank()).collect(Collectors.joining("\n"));
     }
 
     /** Without blanks at the ends, on one line where it is one, and with a domain that every mail server understands. */
-    Contact trimmed() {
+    public Contact trimmed() {
         return new Contact(
                 Written.line(name, 120), ascii(email.strip()), Written.line(phone, 60), Written.line(company, 160),
                 Written.text(address, 400), Written.text(notes, 2000));

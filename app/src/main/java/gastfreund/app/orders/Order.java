@@ -7,6 +7,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.server.ResponseStatusException;
 
 /**
  * A placed basket.
@@ -56,6 +58,11 @@ public record Order(
     /** The line of a booking; empty where it is not of this order. */
     public Optional<OrderLine> line(BookingId booking) {
         return lines.stream().filter(l -> l.booking().equals(booking)).findFirst();
+    }
+
+    /** @throws ResponseStatusException 404, where the order that an address speaks of has no such line */
+    public OrderLine lineAsked(BookingId booking) {
+        return line(booking).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     }
 
     /** What is left to pay, by the lines that stand or wait. */

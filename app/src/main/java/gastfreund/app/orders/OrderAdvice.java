@@ -7,20 +7,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.server.ResponseStatusException;
 
 /** Looks an order up by the token of its page, before anything else of a request is looked at. */
-@ControllerAdvice(
-        assignableTypes = {
-            BookingPageController.class,
-            CancelController.class,
-            DetailsController.class,
-            MoveController.class,
-            DocumentController.class,
-            ProofController.class
-        })
+@ControllerAdvice(annotations = OfItsGuest.class)
 class OrderAdvice {
 
-    private final OrderService orders;
+    private final Orders orders;
 
-    OrderAdvice(OrderService orders) {
+    OrderAdvice(Orders orders) {
         this.orders = orders;
     }
 

@@ -1,24 +1,16 @@
 package gastfreund.app.orders;
 
-import gastfreund.core.hours.OfferId;
+import gastfreund.app.bookings.Reservation;
+import gastfreund.app.bookings.Reserved;
 import gastfreund.core.money.Money;
-import gastfreund.core.offers.AddOnId;
-import gastfreund.core.offers.LengthId;
-import gastfreund.core.offers.PlaceId;
-import gastfreund.core.offers.StaffId;
-import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.Sold;
-import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.List;
-import java.util.Map;
 
 /**
- * A line of an order: its booking, and what it was sold as and cost when it was placed.
+ * A line of an order: what is reserved, and what it was sold as and cost when it was placed.
  *
- * @param place null where the offer has none
  * @param covered what a pass pays for, beside the total
  * @param waived what the house gave back although the booking stands, and does not ask for again
  * @param floor what earlier moves by the guest keep of it at least
@@ -28,15 +20,7 @@ import java.util.Map;
  * @param balanceDue when the balance falls due; null where there is none
  */
 public record OrderLine(
-        BookingId booking,
-        OfferId offer,
-        Interval time,
-        PlaceId place,
-        LengthId length,
-        int units,
-        int party,
-        Map<AddOnId, Integer> addOns,
-        List<StaffId> staff,
+        Reserved reserved,
         BookingStatus status,
         Instant expires,
         Money discount,
@@ -50,7 +34,8 @@ public record OrderLine(
         Money dueNow,
         Money balance,
         LocalDate balanceDue,
-        Sold sold) {
+        Sold sold)
+        implements Reservation {
 
     /** What is asked for it altogether: its total, less what was waived. */
     public Money asked() {
@@ -58,7 +43,7 @@ public record OrderLine(
     }
 
     /** What would be asked for it altogether at another total. */
-    Money askedAt(Money other) {
+    public Money askedAt(Money other) {
         return other.minus(waived).notBelowZero();
     }
 

@@ -1,28 +1,17 @@
 package gastfreund.app.orders;
 
-import gastfreund.app.catalogue.Quantities;
-import gastfreund.app.house.Actor;
-import gastfreund.core.hours.OfferId;
+import gastfreund.app.bookings.BookingStore;
 import gastfreund.core.money.Money;
-import gastfreund.core.offers.Length;
-import gastfreund.core.offers.LengthId;
-import gastfreund.core.offers.PlaceId;
-import gastfreund.core.offers.StaffId;
-import gastfreund.core.openings.Booking;
-import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.BookingStatus;
-import gastfreund.core.openings.Busy;
 import gastfreund.core.orders.Quote;
 import gastfreund.core.orders.Sold;
-import gastfreund.core.time.Interval;
 import gastfreund.housefile.HouseFile;
 import gastfreund.housefile.SoldFile;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -32,7 +21,7 @@ import org.springframework.stereotype.Repository;
 
 /** Keeps orders, their lines and what became of their bookings. */
 @Repository
-class OrderStore {
+public class OrderStore {
 
     private static final long FIRST_NUMBER = 1001;
 
@@ -43,7 +32,7 @@ class OrderStore {
     }
 
     /** @param promoCode the code that lowered the price; null where none did */
-    long insert(
+    public long insert(
             String token,
             String basket,
             Contact contact,
@@ -80,46 +69,7 @@ class OrderStore {
         return key.getKey().longValue();
     }
 
-    /** Writes busy time of one of the staff. */
-    void insertBusy(Busy busy) {
-        jdbc.sql("INSERT INTO busy (staff, start_at, end_at) VALUES (?, ?, ?)")
-                .params(busy.staff().value(), busy.interval().start() * 60, busy.interval().end() * 60)
-                .update();
-    }
-
-    /** Writes a booking that was made elsewhere. */
-    void insertBooking(Booking booking, Length length, Instant placed) {
-        jdbc.sql(
-                        """
-                        INSERT INTO bookings (id, offer, start_at, end_at, place, length, units, party, add_ons, status,
-                                              held_at)
-                        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
-                        """)
-                .params(
-                        booking.id().value(),
-                        booking.offer().value(),
-                        booking.start() * 60,
-                        (booking.start() + booking.minutes().count()) * 60,
-                        booking.place() == null ? null : booking.place().value(),
-                        length.id().value(),
-                        length.minUnits(),
-                        booking.party(),
-                        Quantities.written(booking.addOns()),
-                        booking.status().code(),
-                        placed.getEpochSecond())
-                .update();
-        insertStaff(booking.id(), booking.staff());
-    }
-
-    private void insertStaff(BookingId booking, List<StaffId> staff) {
-        for (StaffId person : staff) {
-            jdbc.sql("INSERT INTO booking_staff (booking, staff) VALUES (?, ?)")
-                    .params(booking.value(), person.value())
-                    .update();
-        }
-    }
-
-    void insertLine(long order, int line, BookingId booking, Quote.QuotedLine quoted, Sold sold) {
+    public void insertLine(long order, int line, BookingId booking, Quote.QuotedLine quoted, Sold sold) {
         jdbc.sql(
                         """
                         INSERT INTO order_lines (order_id, line, booking, amount, discount, total, deposit, due_now,
@@ -140,22 +90,13 @@ class OrderStore {
                         quoted.covered().minor(),
                         SoldFile.written(sold).toString())
                 .update();
-        jdbc.sql("UPDATE bookings SET order_id = ? WHERE id = ?")
-                .params(order, booking.value())
-                .update();
-    }
-
-    void moveBooking(BookingId booking, BookingStatus status) {
-        jdbc.sql("UPDATE bookings SET status = ? WHERE id = ?")
-                .params(status.code(), booking.value())
-                .update();
     }
 
     /**
      * Notes money that came for a booking, or, where it is negative, that it goes back. Once all is there that was due
      * with the order, what is left is asked for anew.
      */
-    void addPaid(BookingId booking, Money amount) {
+    public void addPaid(BookingId booking, Money amount) {
         jdbc.sql(
                         """
                         UPDATE order_lines
@@ -172,13 +113,13 @@ class OrderStore {
     }
 
     /** Notes what the house gives back of a booking that stands. */
-    void addWaived(BookingId booking, Money amount) {
+    public void addWaived(BookingId booking, Money amount) {
         jdbc.sql("UPDATE order_lines SET waived = waived + ? WHERE booking = ?")
                 .params(amount.minor(), booking.value())
                 .update();
     }
 
-    void changeContact(long order, Contact contact) {
+    public void changeContact(long order, Contact contact) {
         jdbc.sql("UPDATE orders SET name = ?, email = ?, phone = ?, company = ?, address = ?, notes = ? WHERE id = ?")
                 .params(
                         contact.name(), contact.email(), contact.phone(), contact.company(), contact.address(),
@@ -187,21 +128,11 @@ class OrderStore {
     }
 
     /**
-     * Moves a booking to another time.
+     * Writes what a line costs after its booking was moved.
      *
      * @param left what is left to pay of it; nothing: then there is no date either
      */
-    void moveTime(
-            BookingId booking, Interval time, Answer.Judged option, Money total, Money left, LocalDate due, Sold sold) {
-        jdbc.sql("UPDATE bookings SET start_at = ?, end_at = ?, place = ? WHERE id = ?")
-                .params(
-                        time.start() * 60,
-                        time.end() * 60,
-                        option.place() == null ? null : option.place().value(),
-                        booking.value())
-                .update();
-        jdbc.sql("DELETE FROM booking_staff WHERE booking = ?").param(booking.value()).update();
-        insertStaff(booking, option.staff());
+    public void reprice(BookingId booking, Money total, Money left, LocalDate due, Sold sold) {
         jdbc.sql(
                         """
                         UPDATE order_lines
@@ -219,7 +150,7 @@ class OrderStore {
     }
 
     /** Notes what a guest's move keeps of a line at least, and whether its visits are used up. */
-    void keepAtLeast(BookingId booking, Money floor, boolean visits) {
+    public void keepAtLeast(BookingId booking, Money floor, boolean visits) {
         jdbc.sql("UPDATE order_lines SET floor = ?, visits_kept = max(visits_kept, ?) WHERE booking = ?")
                 .params(floor.minor(), visits ? 1 : 0, booking.value())
                 .update();
@@ -229,87 +160,23 @@ class OrderStore {
         jdbc.sql("UPDATE orders SET status = ? WHERE id = ?").params(status.code(), order).update();
     }
 
-    void setProof(long order, Order.Proof proof) {
+    public void setProof(long order, Order.Proof proof) {
         jdbc.sql("UPDATE orders SET proof = ? WHERE id = ?").params(proof.code(), order).update();
     }
 
-    /** Lets the holds of an order end at {@code until}, whether that is sooner or later than before. */
-    void holdUntil(long order, Instant until) {
-        jdbc.sql("UPDATE bookings SET expires_at = ? WHERE order_id = ? AND status = 'held'")
-                .params(until.getEpochSecond(), order)
-                .update();
-    }
-
-    /** How many places wait for a transfer: for a mail address, or for a visitor; those of one order are left out. */
-    int placesAwaitingTransfer(String email, String visitor, long except) {
-        return jdbc.sql(
-                        """
-                        SELECT count(*) FROM bookings b JOIN orders o ON o.id = b.order_id
-                        WHERE b.status = 'held' AND o.status = 'waiting' AND o.id <> :except
-                          AND (o.email = :email COLLATE NOCASE OR b.visitor = :visitor)
-                          AND EXISTS (SELECT 1 FROM payments p WHERE p.order_id = o.id AND p.state = 'created'
-                                      AND p.gateway IN ('transfer', 'practice-transfer'))
-                        """)
-                .param("email", email)
-                .param("visitor", visitor)
-                .param("except", except)
-                .query(Integer.class)
-                .single();
-    }
-
-    /** Lets the holds of an order last until {@code until}, unless they last longer. */
-    void extendHolds(long order, Instant until) {
-        jdbc.sql("UPDATE bookings SET expires_at = max(expires_at, ?) WHERE order_id = ? AND status = 'held'")
-                .params(until.getEpochSecond(), order)
-                .update();
-    }
-
-    void write(JournalEntry entry, Instant now) {
-        jdbc.sql(
-                        """
-                        INSERT INTO journal (at, who, order_id, about, subject, step_from, step_to, why)
-                        VALUES (?, ?, ?, ?, ?, ?, ?, ?)
-                        """)
-                .params(
-                        now.getEpochSecond(),
-                        entry.who().code(),
-                        entry.order(),
-                        entry.about(),
-                        entry.subject(),
-                        entry.from(),
-                        entry.to(),
-                        entry.why())
-                .update();
-    }
-
-    List<JournalEntry> journal(long order) {
-        return jdbc.sql("SELECT * FROM journal WHERE order_id = ? ORDER BY id")
-                .param(order)
-                .query((row, n) -> new JournalEntry(
-                        row.getLong("order_id"),
-                        row.getString("about"),
-                        row.getString("subject"),
-                        row.getString("step_from"),
-                        row.getString("step_to"),
-                        Actor.ofCode(row.getString("who")),
-                        row.getString("why"),
-                        Instant.ofEpochSecond(row.getLong("at"))))
-                .list();
-    }
-
-    Optional<Order> byToken(String token) {
+    public Optional<Order> byToken(String token) {
         return find("token = ?", token);
     }
 
-    Optional<Order> byNumber(long number) {
+    public Optional<Order> byNumber(long number) {
         return find("number = ?", number);
     }
 
-    Optional<Order> byId(long id) {
+    public Optional<Order> byId(long id) {
         return find("id = ?", id);
     }
 
-    Optional<Order> byBooking(String booking) {
+    public Optional<Order> byBooking(String booking) {
         return find("id = (SELECT order_id FROM bookings WHERE id = ?)", booking);
     }
 
@@ -318,7 +185,7 @@ class OrderStore {
     }
 
     /** The newest orders, the last one first. */
-    List<Order> newest(int most) {
+    public List<Order> newest(int most) {
         return jdbc.sql("SELECT * FROM orders ORDER BY number DESC LIMIT ?")
                 .param(most)
                 .query(this::order)
@@ -348,11 +215,10 @@ class OrderStore {
     }
 
     private List<OrderLine> lines(long order) {
-        return jdbc.sql(
-                        """
-                        SELECT b.*, l.discount, l.covered, l.total, l.deposit, l.waived, l.floor, l.visits_kept, l.paid, l.due_now,
-                               l.balance, l.balance_due, l.sold,
-                               (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
+        return jdbc.sql("SELECT b.status, b.expires_at, " + BookingStore.RESERVED
+                        + """
+                        , l.discount, l.covered, l.total, l.deposit, l.waived, l.floor, l.visits_kept, l.paid, l.due_now,
+                               l.balance, l.balance_due, l.sold
                         FROM order_lines l JOIN bookings b ON b.id = l.booking
                         WHERE l.order_id = ?
                         ORDER BY l.line
@@ -363,21 +229,11 @@ class OrderStore {
     }
 
     private static OrderLine line(ResultSet row, int number) throws SQLException {
-        String staff = row.getString("staff");
-        String place = row.getString("place");
         String due = row.getString("balance_due");
         long expires = row.getLong("expires_at");
         boolean expiring = !row.wasNull();
         return new OrderLine(
-                new BookingId(row.getString("id")),
-                new OfferId(row.getString("offer")),
-                Interval.between(row.getLong("start_at") / 60, row.getLong("end_at") / 60),
-                place == null ? null : new PlaceId(place),
-                new LengthId(row.getString("length")),
-                row.getInt("units"),
-                row.getInt("party"),
-                Quantities.read(row.getString("add_ons")),
-                staff == null ? List.of() : Arrays.stream(staff.split(" ")).map(StaffId::new).toList(),
+                BookingStore.reserved(row),
                 BookingStatus.ofCode(row.getString("status")),
                 expiring ? Instant.ofEpochSecond(expires) : null,
                 Money.ofMinor(row.getLong("discount")),

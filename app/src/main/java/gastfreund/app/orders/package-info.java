@@ -1,2 +1,9 @@
-/** Placed baskets: checkout, the booking page, and what becomes of bookings when money comes or does not. */
+/**
+ * What an order is: its lines, its guest, its steps, and how they are said.
+ *
+ * <p>Called by: whoever does something with orders. Its door: {@link gastfreund.app.orders.Orders}.
+ */
+@NullMarked
 package gastfreund.app.orders;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,6 +1,6 @@
 package gastfreund.app.payments;
 
-import gastfreund.app.house.Secrets;
+import gastfreund.app.secrets.Secrets;
 import gastfreund.housefile.HouseFile;
 import java.sql.ResultSet;
 import java.sql.SQLException;

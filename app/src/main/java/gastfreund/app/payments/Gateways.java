@@ -1,7 +1,7 @@
 package gastfreund.app.payments;
 
-import gastfreund.app.house.Origins;
-import gastfreund.app.house.Settings;
+import gastfreund.app.setup.Settings;
+import gastfreund.app.strangers.Origins;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -24,6 +24,7 @@ public class Gateways implements Origins {
 
     private static final Logger LOG = LoggerFactory.getLogger(Gateways.class);
 
+    private final GatewaySettings practice;
     private final GatewayStore store;
     private final Settings settings;
     private final TransactionTemplate transaction;
@@ -31,7 +32,13 @@ public class Gateways implements Origins {
     private volatile Map<String, Gateway> made;
     private volatile String origins;
 
-    Gateways(GatewayStore store, Settings settings, TransactionTemplate transaction, Clock clock) {
+    Gateways(
+            GatewayStore store,
+            Settings settings,
+            TransactionTemplate transaction,
+            Clock clock,
+            GatewaySettings practice) {
+        this.practice = practice;
         this.store = store;
         this.settings = settings;
         this.transaction = transaction;
@@ -83,7 +90,7 @@ public class Gateways implements Origins {
     /** Makes a gateway of keys that are not yet kept, to try them. */
     Gateway of(GatewayAccount account) {
         return switch (account.kind()) {
-            case CARD -> new CardGateway(account, settings.gateway().patience(), clock);
+            case CARD -> new CardGateway(account, practice.patience(), clock);
             case TRANSFER -> new TransferGateway(account, clock);
         };
     }
@@ -150,9 +157,9 @@ public class Gateways implements Origins {
     /** The practice gateway that ships, as the demo uses it. */
     private GatewayAccount practice() {
         Map<String, String> keys = Map.of(
-                "url", settings.gateway().url(),
-                "key", settings.gateway().key(),
-                "secret", settings.gateway().secret());
+                "url", practice.url(),
+                "key", practice.key(),
+                "secret", practice.secret());
         return new GatewayAccount(GatewayAccount.Kind.CARD, GatewayAccount.Mode.PRACTICE, true, keys);
     }
 

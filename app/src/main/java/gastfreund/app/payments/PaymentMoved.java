@@ -1,6 +1,6 @@
 package gastfreund.app.payments;
 
-import gastfreund.app.house.Actor;
+import gastfreund.app.journal.Actor;
 import gastfreund.core.orders.PaymentState;
 
 /**

@@ -1,9 +1,9 @@
 package gastfreund.app.payments;
 
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.house.Actor;
-import gastfreund.app.house.Address;
-import gastfreund.app.house.Tokens;
+import gastfreund.app.journal.Actor;
+import gastfreund.app.pages.Address;
+import gastfreund.app.secrets.Tokens;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.orders.PaymentState;

@@ -1,10 +1,10 @@
 package gastfreund.app.payments;
 
-import gastfreund.app.house.Actor;
-import gastfreund.app.house.Tokens;
+import gastfreund.app.journal.Actor;
 import gastfreund.app.rounds.Entry;
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.Rounds;
+import gastfreund.app.secrets.Tokens;
 import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;

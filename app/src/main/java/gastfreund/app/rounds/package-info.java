@@ -1,2 +1,9 @@
-/** What the house does by itself, round by round: entry after entry, each on its own, again later where it failed. */
+/**
+ * What happens by itself, again and again, and what of it failed.
+ *
+ * <p>Called by: whoever has something to be done later. Its door: {@link gastfreund.app.rounds.Rounds}.
+ */
+@NullMarked
 package gastfreund.app.rounds;
+
+import org.jspecify.annotations.NullMarked;

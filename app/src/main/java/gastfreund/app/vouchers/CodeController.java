@@ -2,7 +2,7 @@ package gastfreund.app.vouchers;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Speech;
-import gastfreund.app.house.Address;
+import gastfreund.app.pages.Address;
 import java.util.Locale;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;

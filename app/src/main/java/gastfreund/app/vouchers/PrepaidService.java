@@ -2,7 +2,7 @@ package gastfreund.app.vouchers;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.PrepaidOffer;
-import gastfreund.app.house.Tokens;
+import gastfreund.app.secrets.Tokens;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
 import java.security.SecureRandom;

@@ -1,2 +1,9 @@
-/** Vouchers and passes: prepaid money and prepaid visits, from their sale to their last use. */
+/**
+ * Vouchers and passes: for sale, issued, used and given back.
+ *
+ * <p>Called by: whoever sells or takes them. Its door: {@link gastfreund.app.vouchers.PrepaidService}.
+ */
+@NullMarked
 package gastfreund.app.vouchers;
+
+import org.jspecify.annotations.NullMarked;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.DemoHouseTest;
 import gastfreund.app.OwnHouse;
-import gastfreund.app.house.Actor;
+import gastfreund.app.journal.Actor;
 import gastfreund.housefile.HouseFile;
 import java.time.Duration;
 import java.util.Map;

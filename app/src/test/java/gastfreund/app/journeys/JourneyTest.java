@@ -9,7 +9,7 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import gastfreund.app.orders.OutcomeJob;
+import gastfreund.app.AllRounds;
 import gastfreund.core.openings.Answer;
 import java.nio.file.Files;
 import java.time.Duration;
@@ -26,7 +26,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 class JourneyTest extends Journey {
 
     @Autowired
-    private OutcomeJob job;
+    private AllRounds job;
 
     @Test
     void fromAFirstClickToTheBoard() throws Exception {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import gastfreund.app.DemoHouseTest;
+import gastfreund.app.AllRounds;
 import gastfreund.core.openings.Answer;
 import java.time.Duration;
 import java.time.Instant;
@@ -16,10 +17,10 @@ import org.springframework.beans.factory.annotation.Autowired;
 class MoneyTest extends DemoHouseTest {
 
     @Autowired
-    private OutcomeJob job;
+    private AllRounds job;
 
     @Autowired
-    private OrderService orders;
+    private Orders orders;
 
     private String payAddress;
 

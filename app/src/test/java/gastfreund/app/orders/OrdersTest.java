@@ -3,7 +3,9 @@ package gastfreund.app.orders;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.DemoHouseTest;
-import gastfreund.app.house.Actor;
+import gastfreund.app.documents.Document;
+import gastfreund.app.documents.Documents;
+import gastfreund.app.journal.Actor;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.BookingStatus;
@@ -16,17 +18,17 @@ import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 
 /** Orders placed and paid over HTTP, and what our books and the gateway's say of them. */
-abstract class OrdersTest extends DemoHouseTest {
+public abstract class OrdersTest extends DemoHouseTest {
 
-    static final Actor HOST = Actor.host("okka@quillmere.example");
+    protected static final Actor HOST = Actor.host("okka@quillmere.example");
 
     @Autowired
-    OrderService orders;
+    protected Orders orders;
 
     @Autowired
     private Documents documents;
 
-    final Order paid(String offer, String length, int daysAhead, String card) {
+    protected final Order paid(String offer, String length, int daysAhead, String card) {
         Answer.Entry entry = opening(offer, length, 1, daysAhead);
         String basket = keep(offer, length, 1, entry.time().start());
         String to = order(basket, "Wenke Farrow", "wenke@post.example");
@@ -34,29 +36,29 @@ abstract class OrdersTest extends DemoHouseTest {
         return orders.newest(1).get(0);
     }
 
-    final Order now(Order order) {
+    protected final Order now(Order order) {
         return orders.byToken(order.token()).orElseThrow();
     }
 
-    final OrderLine line(Order order) {
+    protected final OrderLine line(Order order) {
         return now(order).lines().get(0);
     }
 
-    final String payment(Order order) {
+    protected final String payment(Order order) {
         return jdbc.sql("SELECT state || ' ' || captured || ' ' || released || ' ' || refunded FROM payments WHERE order_id = ?")
                 .param(order.id())
                 .query(String.class)
                 .single();
     }
 
-    final List<String> letters(Order order) {
+    protected final List<String> letters(Order order) {
         return jdbc.sql("SELECT kind FROM outbox WHERE order_id = ? ORDER BY rowid")
                 .param(order.id())
                 .query(String.class)
                 .list();
     }
 
-    final void ledgersAgree(Order order) {
+    protected final void ledgersAgree(Order order) {
         String reference = jdbc.sql("SELECT reference FROM payments WHERE order_id = ?")
                 .param(order.id())
                 .query(String.class)
@@ -72,7 +74,7 @@ abstract class OrdersTest extends DemoHouseTest {
 
     /** After every test: of each line it is known which payments paid what the house has of it. */
     @AfterEach
-    final void partsAddUp() {
+    protected final void partsAddUp() {
         assertThat(jdbc.sql("""
                         SELECT group_concat(l.booking || ' ' || l.paid) FROM order_lines l WHERE l.paid <>
                             (SELECT coalesce(sum(p.amount - p.refunded), 0) FROM payment_parts p WHERE p.subject = l.booking)
@@ -84,7 +86,7 @@ abstract class OrdersTest extends DemoHouseTest {
     }
 
     /** What receipts less credit notes say an order brings is what is asked for what stands, and kept of what does not. */
-    final void booksAgree(Order order) {
+    protected final void booksAgree(Order order) {
         Money written = Money.sum(documents.ofOrder(order).stream()
                 .map(d -> d.kind() == Document.Kind.RECEIPT ? d.total() : Money.ZERO.minus(d.total()))
                 .toList());

@@ -10,6 +10,8 @@ import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import gastfreund.app.CheckoutPage;
 import gastfreund.app.PdfPicture;
+import gastfreund.app.endings.Endings;
+import gastfreund.app.AllRounds;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.vouchers.PrepaidService;
@@ -38,7 +40,7 @@ class PrepaidTest extends OrdersTest {
     private Endings endings;
 
     @Autowired
-    private OutcomeJob job;
+    private AllRounds job;
 
     /** After every test: what is left is always what it was worth less all its uses. */
     @AfterEach
@@ -265,8 +267,8 @@ class PrepaidTest extends OrdersTest {
         assertThat(get(basket).body()).contains("It is of no use for this basket.").containsPattern("To pay now</dt><dd[^>]*>25.00");
         get(pay(order(basket, "Rika Thorn", "rika@post.example"), "WORKS"));
         Order order = orders.newest(1).get(0);
-        assertThat(endings.takeBack(order, goods(order).id(), HOST)).isEqualTo(Endings.Outcome.DONE);
-        assertThat(endings.takeBack(order, goods(order).id(), HOST)).isEqualTo(Endings.Outcome.CHANGED);
+        assertThat(endings.takeBack(order, goods(order).id(), HOST)).isEqualTo(Outcome.DONE);
+        assertThat(endings.takeBack(order, goods(order).id(), HOST)).isEqualTo(Outcome.CHANGED);
         await().untilAsserted(() -> assertThat(payment(order)).isEqualTo("refunded 2500 0 2500"));
         assertThat(rest(prepaid.byId(goods(order).prepaid()))).isZero();
     }

@@ -2,7 +2,7 @@ package gastfreund.app.orders;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gastfreund.app.catalogue.Quantities;
+import gastfreund.app.bookings.Quantities;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Booking;
 import gastfreund.core.orders.Sold;

@@ -1,0 +1,87 @@
+package gastfreund.app.bookings;
+
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.Booked;
+import gastfreund.core.openings.Booking;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.openings.Busy;
+import gastfreund.core.time.Interval;
+import gastfreund.core.time.Minutes;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Reads what takes time, as far as it can touch a stretch of it. */
+@Repository
+public class BookedStore {
+
+    /**
+     * For a statement about {@code bookings b}: that it takes place, or is kept at {@code :now}, between {@code :from} and
+     * {@code :to}. It reaches back by the longest booking that does.
+     */
+    public static final String TOUCHING =
+            """
+            b.start_at > :from - max(
+                (SELECT coalesce(max(end_at - start_at), 0) FROM bookings
+                 WHERE status IN ('requested', 'confirmed', 'completed', 'no-show')),
+                (SELECT coalesce(max(end_at - start_at), 0) FROM bookings WHERE status = 'held' AND expires_at > :now))
+            AND b.start_at < :to
+            AND b.end_at > :from
+            AND (b.status IN ('requested', 'confirmed', 'completed', 'no-show') OR b.status = 'held' AND b.expires_at > :now)
+            """;
+
+    private final JdbcClient jdbc;
+
+    BookedStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** What takes time at {@code now}; places that are no longer kept do not. */
+    public Booked touching(Interval reach, Instant now) {
+        return Booked.of(bookings(reach, now), busy(reach));
+    }
+
+    private List<Booking> bookings(Interval reach, Instant now) {
+        return jdbc.sql("SELECT b.status, b.expires_at, " + BookingStore.RESERVED + " FROM bookings b WHERE " + TOUCHING
+                        + " ORDER BY b.start_at, b.id")
+                .param("from", reach.start() * 60)
+                .param("to", reach.end() * 60)
+                .param("now", now.getEpochSecond())
+                .query(BookedStore::booking)
+                .list();
+    }
+
+    private static Booking booking(ResultSet row, int number) throws SQLException {
+        long start = row.getLong("start_at") / 60;
+        long expires = row.getLong("expires_at");
+        boolean expiring = !row.wasNull();
+        String place = row.getString("place");
+        return new Booking(
+                new BookingId(row.getString("id")),
+                new OfferId(row.getString("offer")),
+                start,
+                Minutes.of(row.getLong("end_at") / 60 - start),
+                BookingStore.staff(row),
+                place == null ? null : new PlaceId(place),
+                row.getInt("party"),
+                BookingStatus.ofCode(row.getString("status")),
+                expiring ? Instant.ofEpochSecond(expires) : null,
+                Map.of());
+    }
+
+    private List<Busy> busy(Interval reach) {
+        return jdbc.sql("SELECT staff, start_at, end_at FROM busy WHERE end_at > ? AND start_at < ?")
+                .params(reach.start() * 60, reach.end() * 60)
+                .query((row, n) -> new Busy(
+                        new StaffId(row.getString("staff")),
+                        Interval.between(row.getLong("start_at") / 60, row.getLong("end_at") / 60)))
+                .list();
+    }
+}

@@ -1,0 +1,77 @@
+package gastfreund.app.checkout;
+
+import gastfreund.app.bookings.BookingStore;
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.orders.Contact;
+import gastfreund.app.orders.OrderStatus;
+import gastfreund.app.orders.OrderStore;
+import gastfreund.app.payments.PaymentService;
+import gastfreund.app.secrets.Tokens;
+import gastfreund.core.offers.Length;
+import gastfreund.core.offers.Line;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.openings.Booking;
+import gastfreund.core.openings.Busy;
+import gastfreund.core.orders.Quote;
+import gastfreund.core.orders.Sold;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes in bookings that were made elsewhere, each as an order of its own, paid as far as its offer asks. */
+@Service
+public class OrderIntake {
+
+    private final BookingStore bookings;
+    private final OrderStore store;
+    private final CatalogueService catalogues;
+    private final PaymentService payments;
+    private final Tokens tokens;
+
+    OrderIntake(
+            OrderStore store,
+            CatalogueService catalogues,
+            PaymentService payments,
+            Tokens tokens,
+            BookingStore bookings) {
+        this.bookings = bookings;
+        this.store = store;
+        this.catalogues = catalogues;
+        this.payments = payments;
+        this.tokens = tokens;
+    }
+
+    /** Takes in busy time of one of the staff. */
+    @Transactional
+    public void take(Busy busy) {
+        bookings.insert(busy);
+    }
+
+    /** @param placed when it was booked */
+    @Transactional
+    public void take(Booking booking, Contact contact, Instant placed) {
+        Catalogue catalogue = catalogues.catalogue();
+        Offer offer = catalogue.offer(booking.offer());
+        Length length = offer.lengths().stream()
+                .filter(l -> l.minutes().equals(booking.minutes()))
+                .findFirst()
+                .orElseGet(() -> offer.lengths().get(0));
+        Line line = new Line(
+                offer, length, length.minUnits(), booking.party(), booking.addOns(), booking.start(), booking.staff(),
+                booking.place(), placed, catalogue.zone());
+        Quote quote = Quote.of(List.of(new Quote.Asked(line, Quote.Pay.NOW)), placed, catalogue.zone());
+        bookings.insert(booking, length, placed);
+        long order = store.insert(
+                tokens.next(), null, contact, Locale.ENGLISH, OrderStatus.PLACED, quote.total(), quote.dueNow(), null,
+                placed);
+        store.insertLine(order, 0, booking.id(), quote.lines().get(0), Sold.of(line, catalogue.house()));
+        bookings.setOrder(booking.id(), order);
+        if (quote.dueNow().isPositive()) {
+            payments.recordElsewhere(order, booking.id(), quote.dueNow(), placed);
+            store.addPaid(booking.id(), quote.dueNow());
+        }
+    }
+}

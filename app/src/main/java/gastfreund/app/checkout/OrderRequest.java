@@ -1,0 +1,27 @@
+package gastfreund.app.checkout;
+
+import gastfreund.app.catalogue.CheckoutRules;
+import gastfreund.app.orders.Contact;
+import gastfreund.app.orders.GivenAnswer;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * A wish to order a basket.
+ *
+ * @param answers to the offers' questions
+ * @param agreed the house's texts that the guest agreed to
+ * @param gateway where they want to pay; null: where the house proposes
+ * @param visitor the mark of whoever orders
+ * @param seal of the page; it serves once
+ * @param shown what they were shown that it costs ({@link gastfreund.app.baskets.Bill#mark}); empty: nothing
+ */
+public record OrderRequest(
+        Contact contact,
+        Locale locale,
+        List<GivenAnswer> answers,
+        List<CheckoutRules.Text> agreed,
+        String gateway,
+        String visitor,
+        String seal,
+        String shown) {}

@@ -1,0 +1,31 @@
+package gastfreund.app.checkout;
+
+import gastfreund.app.orders.Order;
+import gastfreund.core.openings.BookingId;
+import java.util.List;
+
+/** What became of a wish to order a basket. */
+public sealed interface Placed {
+
+    /**
+     * It is an order now.
+     *
+     * @param payment the payment that is wanted; null where nothing is due
+     */
+    record Done(Order order, String payment) implements Placed {}
+
+    /** These lines cannot be had; nothing was charged, and the rest of the basket stays. */
+    record NotToBeHad(List<BookingId> lines) implements Placed {}
+
+    /** It costs something else by now than the guest was shown; nothing was ordered. */
+    record Changed() implements Placed {}
+
+    /** The page's seal has served before. */
+    record Stale() implements Placed {}
+
+    /** Enough places wait for a transfer of this guest already; nothing was ordered. */
+    record TooManyTransfers() implements Placed {}
+
+    /** There is nothing in the basket. */
+    record Empty() implements Placed {}
+}

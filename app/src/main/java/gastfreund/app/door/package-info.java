@@ -1,2 +1,0 @@
-/** What keeps programs from keeping places and ordering, without hurting people. */
-package gastfreund.app.door;

@@ -1,0 +1,110 @@
+package gastfreund.app.endings;
+
+import gastfreund.app.documents.Documents;
+import gastfreund.app.journal.Actor;
+import gastfreund.app.letters.OrderLetters;
+import gastfreund.app.orders.BookingJournal;
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderLine;
+import gastfreund.app.orders.OrderStore;
+import gastfreund.app.orders.Outcome;
+import gastfreund.app.rounds.Entry;
+import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.terms.Terms;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Whether guests came. Bookings take place by themselves some time after their end; until then the host can say that
+ * nobody came, which keeps what a cancellation at the start would have kept ({@code docs/money.md}, "Terms").
+ */
+@Service
+public class Attendance {
+
+    /** How long after its end a booking has taken place. */
+    private static final Duration SETTLED_AFTER = Duration.ofHours(36);
+
+    private final OrderStore store;
+    private final EndingStore ends;
+    private final BookingJournal journal;
+    private final Endings endings;
+    private final OrderLetters letters;
+    private final Documents documents;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    Attendance(
+            OrderStore store,
+            EndingStore ends,
+            BookingJournal journal,
+            Endings endings,
+            OrderLetters letters,
+            Documents documents,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.store = store;
+        this.ends = ends;
+        this.journal = journal;
+        this.endings = endings;
+        this.letters = letters;
+        this.documents = documents;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    /** Whether the host can say now that nobody came. */
+    public boolean canBeMissed(OrderLine line) {
+        return line.status() == BookingStatus.CONFIRMED && !line.time().startInstant().isAfter(clock.instant());
+    }
+
+    /** What comes back to a guest who did not come. */
+    public Money backAfterNoShow(OrderLine line) {
+        Instant start = line.time().startInstant();
+        return line.sold()
+                .terms()
+                .cancel(line.total(), line.deposit(), line.paid(), start, start, Terms.By.GUEST, line.floor())
+                .refund();
+    }
+
+    /** Notes that nobody came. */
+    @Transactional
+    public Outcome missed(Order order, BookingId booking, Actor host) {
+        Order current = store.byId(order.id()).orElseThrow();
+        OrderLine line = current.line(booking).orElseThrow(() -> new IllegalArgumentException("not of this order"));
+        if (!canBeMissed(line)) {
+            return Outcome.CHANGED;
+        }
+        journal.move(current, line, BookingStatus.NO_SHOW, host, "", clock.instant());
+        Money back = backAfterNoShow(line);
+        documents.creditNoteOfEnd(current, line, back);
+        if (back.isPositive()) {
+            endings.giveBack(current, line, back, "nobody came");
+            Order after = store.byId(order.id()).orElseThrow();
+            letters.missed(after, after.line(booking).orElseThrow(), back);
+        }
+        return Outcome.DONE;
+    }
+
+    /** Confirmed bookings that ended long enough ago: they have taken place. */
+    public List<Entry> ended() {
+        Instant now = clock.instant();
+        return ends.endedBefore(now.minus(SETTLED_AFTER), now).stream()
+                .map(b -> new Entry(b.value(), () -> transaction.executeWithoutResult(status -> complete(b))))
+                .toList();
+    }
+
+    private void complete(BookingId booking) {
+        Order order = store.byBooking(booking.value()).orElseThrow();
+        OrderLine line = order.line(booking).orElseThrow();
+        if (line.status() == BookingStatus.CONFIRMED) {
+            journal.move(order, line, BookingStatus.COMPLETED, Actor.HOUSE, "", clock.instant());
+        }
+    }
+}

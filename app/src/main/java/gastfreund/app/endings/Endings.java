@@ -1,0 +1,307 @@
+package gastfreund.app.endings;
+
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.documents.Documents;
+import gastfreund.app.journal.Actor;
+import gastfreund.app.letters.OrderLetters;
+import gastfreund.app.orders.BookingJournal;
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderLine;
+import gastfreund.app.orders.OrderStore;
+import gastfreund.app.orders.Outcome;
+import gastfreund.app.payments.Payment;
+import gastfreund.app.payments.PaymentService;
+import gastfreund.app.payments.PaymentSteps;
+import gastfreund.app.rounds.Entry;
+import gastfreund.app.vouchers.Goods;
+import gastfreund.app.vouchers.PrepaidService;
+import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingId;
+import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.terms.Terms;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Answers to requests, cancellations and refunds: how bookings end, and what becomes of the money. */
+@Service
+public class Endings {
+
+    private final OrderStore store;
+    private final EndingStore ends;
+    private final BookingJournal journal;
+    private final CatalogueService catalogues;
+    private final PaymentService payments;
+    private final PaymentSteps steps;
+    private final OrderLetters letters;
+    private final Documents documents;
+    private final PrepaidService prepaid;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    Endings(
+            OrderStore store,
+            EndingStore ends,
+            BookingJournal journal,
+            CatalogueService catalogues,
+            PaymentService payments,
+            PaymentSteps steps,
+            OrderLetters letters,
+            Documents documents,
+            PrepaidService prepaid,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.store = store;
+        this.ends = ends;
+        this.journal = journal;
+        this.catalogues = catalogues;
+        this.payments = payments;
+        this.steps = steps;
+        this.letters = letters;
+        this.documents = documents;
+        this.prepaid = prepaid;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    /** What a cancellation gives back now ({@code docs/money.md}, "Terms"); a request goes back whole. */
+    public Terms.Outcome proposal(OrderLine line, Terms.By by) {
+        Terms.By whose = line.status() == BookingStatus.REQUESTED ? Terms.By.HOST : by;
+        Terms terms = line.sold().terms();
+        return terms.cancel(
+                line.total(), line.deposit(), line.paid(), line.time().startInstant(), clock.instant(), whose, line.floor());
+    }
+
+    /** What a cancellation by the guest gives back now. */
+    public Terms.Outcome byTheTerms(OrderLine line) {
+        return proposal(line, Terms.By.GUEST);
+    }
+
+    /**
+     * Cancels a guest's booking by its terms.
+     *
+     * @param shown what the guest was told comes back
+     */
+    @Transactional
+    public Outcome cancelByGuest(Order order, BookingId booking, Money shown, String why) {
+        OrderLine line = current(order, booking);
+        boolean begun = !line.time().startInstant().isAfter(clock.instant());
+        if (!line.canBeCancelled() || begun) {
+            return Outcome.CHANGED;
+        }
+        Money refund = proposal(line, Terms.By.GUEST).refund();
+        if (!refund.equals(shown)) {
+            return Outcome.CHANGED;
+        }
+        end(order, line, BookingStatus.CANCELLED, refund, why, Actor.GUEST);
+        tellEnd(order, booking, "cancelled", refund, true);
+        return Outcome.DONE;
+    }
+
+    /**
+     * Cancels a booking with the host's freedom.
+     *
+     * @param refund at most what was paid
+     * @param tell whether the guest gets a mail
+     */
+    @Transactional
+    public Outcome cancelByHost(Order order, BookingId booking, Money refund, String why, boolean tell, Actor host) {
+        OrderLine line = current(order, booking);
+        if (!line.canBeCancelled() || refund.compareTo(line.paid()) > 0) {
+            return Outcome.CHANGED;
+        }
+        end(order, line, BookingStatus.CANCELLED, refund, why, host);
+        tellEnd(order, booking, "cancelled-by-host", refund, tell);
+        return Outcome.DONE;
+    }
+
+    /**
+     * Gives money back and leaves the booking as it is.
+     *
+     * @param seen what was paid when the host decided it, so that a form that is sent twice gives back once
+     */
+    @Transactional
+    public Outcome refund(Order order, BookingId booking, Money amount, Money seen, String why, Actor host) {
+        OrderLine line = current(order, booking);
+        if (!amount.isPositive() || !line.paid().equals(seen) || amount.compareTo(seen) > 0) {
+            return Outcome.CHANGED;
+        }
+        giveBack(order, line, amount, why);
+        if (line.status() != BookingStatus.REQUESTED) {
+            documents.creditNote(order, line, amount, amount);
+        }
+        store.addWaived(booking, amount);
+        String noted = why.isBlank() ? "money given back" : "money given back: " + why;
+        journal.note(order, line, host, noted, clock.instant());
+        Order after = now(order);
+        letters.refunded(after, after.line(booking).orElseThrow(), amount);
+        return Outcome.DONE;
+    }
+
+    /** Takes back a voucher or a pass of which nothing was used, and gives back what it cost. */
+    @Transactional
+    public Outcome takeBack(Order order, String id, Actor host) {
+        Optional<Goods> found =
+                prepaid.goodsOfOrder(order.id()).stream().filter(g -> g.id().equals(id)).findFirst();
+        if (found.isEmpty() || !prepaid.takeBack(found.get(), order.id(), "taken back")) {
+            return Outcome.CHANGED;
+        }
+        Goods goods = found.get();
+        steps.refund(order.id(), goods.id(), goods.price(), "taken back");
+        documents.creditNote(order, goods);
+        journal.noteOrder(order, host, "taken back: " + goods.title(), clock.instant());
+        return Outcome.DONE;
+    }
+
+    /**
+     * Notes that money was paid on the spot.
+     *
+     * @param seen what was paid before, so that a form that is sent twice counts once
+     */
+    @Transactional
+    public Outcome paidOnTheSpot(Order order, BookingId booking, Money amount, Money seen, Actor host) {
+        OrderLine line = current(order, booking);
+        if (!amount.isPositive() || !line.paid().equals(seen) || amount.compareTo(line.unpaid()) > 0) {
+            return Outcome.CHANGED;
+        }
+        payments.recordOnTheSpot(order.id(), booking, amount);
+        store.addPaid(booking, amount);
+        journal.note(order, line, host, "paid on the spot", clock.instant());
+        return Outcome.DONE;
+    }
+
+    /** The host's yes to a request: what was authorised for it is captured. */
+    @Transactional
+    public Outcome accept(Order order, BookingId booking, Actor host) {
+        OrderLine line = current(order, booking);
+        if (line.status() != BookingStatus.REQUESTED) {
+            return Outcome.CHANGED;
+        }
+        journal.move(order, line, BookingStatus.CONFIRMED, host, "", clock.instant());
+        authorised(order).ifPresent(p -> {
+            Money amount = line.open().atMost(steps.undecided(p));
+            if (amount.isPositive()) {
+                steps.capture(p, booking, amount);
+                payments.pays(p, booking.value(), amount);
+                store.addPaid(booking, amount);
+            }
+        });
+        releaseRest(order);
+        Order after = now(order);
+        OrderLine accepted = after.line(booking).orElseThrow();
+        documents.receipt(after, List.of(accepted), List.of());
+        letters.accepted(after, accepted);
+        return Outcome.DONE;
+    }
+
+    /** The host's no to a request: what was authorised for it is let go. */
+    @Transactional
+    public Outcome decline(Order order, BookingId booking, String why, Actor host) {
+        OrderLine line = current(order, booking);
+        if (line.status() != BookingStatus.REQUESTED) {
+            return Outcome.CHANGED;
+        }
+        end(order, line, BookingStatus.DECLINED, line.paid(), why, host);
+        tellEnd(order, booking, "declined", null, true);
+        return Outcome.DONE;
+    }
+
+    /** The orders with a request that waits for the host's answer, those that start the soonest first. */
+    public List<Order> asking() {
+        return ends.asking().stream().flatMap(id -> store.byId(id).stream()).toList();
+    }
+
+    /** Requests that nobody answered in the time that the house has set, or before they start: they lapse. */
+    public List<Entry> unanswered() {
+        Instant now = clock.instant();
+        return ends.unanswered(now.minus(Duration.ofHours(catalogues.catalogue().answerHours())), now).stream()
+                .map(b -> new Entry(b.value(), () -> transaction.executeWithoutResult(status -> lapse(b))))
+                .toList();
+    }
+
+    /** Lets a request lapse that nobody answered. */
+    private void lapse(BookingId booking) {
+        Order order = store.byBooking(booking.value()).orElseThrow();
+        OrderLine line = current(order, booking);
+        if (line.status() == BookingStatus.REQUESTED) {
+            end(order, line, BookingStatus.LAPSED, line.paid(), "nobody answered in time", Actor.HOUSE);
+            tellEnd(order, booking, "unanswered", null, true);
+        }
+    }
+
+    private void tellEnd(Order order, BookingId booking, String kind, Money back, boolean tellGuest) {
+        Order after = now(order);
+        letters.ended(after, after.line(booking).orElseThrow(), kind, back, tellGuest);
+    }
+
+    private Order now(Order order) {
+        return store.byId(order.id()).orElseThrow();
+    }
+
+    private OrderLine current(Order order, BookingId booking) {
+        return now(order).line(booking).orElseThrow(() -> new IllegalArgumentException("not of this order"));
+    }
+
+    private Optional<Payment> authorised(Order order) {
+        return payments.ofOrder(order.id()).stream().filter(p -> steps.undecided(p).isPositive()).findFirst();
+    }
+
+    /** Once nothing waits for an answer, what is still put aside is of no use to anybody. */
+    private void releaseRest(Order order) {
+        boolean waits = now(order).lines().stream().anyMatch(l -> l.status() == BookingStatus.REQUESTED);
+        for (Payment payment : waits ? List.<Payment>of() : payments.ofOrder(order.id())) {
+            Money rest = steps.undecided(payment);
+            if (rest.isPositive()) {
+                steps.release(payment, rest, "not needed");
+            }
+        }
+    }
+
+    private void end(Order order, OrderLine line, BookingStatus to, Money refund, String why, Actor who) {
+        journal.move(order, line, to, who, why, clock.instant());
+        if (line.status() == BookingStatus.REQUESTED) {
+            authorised(order).ifPresent(p -> {
+                Money amount = line.open().atMost(steps.undecided(p));
+                if (amount.isPositive()) {
+                    steps.release(p, amount, to.code());
+                }
+            });
+            releaseRest(order);
+        }
+        if (line.status() != BookingStatus.REQUESTED) {
+            documents.creditNoteOfEnd(order, line, refund);
+        }
+        if (refund.isPositive()) {
+            giveBack(order, line, refund, why);
+        }
+        if (!who.isGuest() || givesVisitsBack(line)) {
+            prepaid.giveVisitsBack(line.booking(), order.id(), to.code());
+        }
+    }
+
+    /**
+     * Whether a guest's cancellation now gives the visits of a pass back: where the terms keep nothing of what they were
+     * worth.
+     */
+    public boolean givesVisitsBack(OrderLine line) {
+        Terms.By by = line.status() == BookingStatus.REQUESTED ? Terms.By.HOST : Terms.By.GUEST;
+        return line.covered().isPositive()
+                && (by == Terms.By.HOST || !line.visitsKept())
+                && line.sold()
+                        .terms()
+                        .cancel(line.covered(), Money.ZERO, line.covered(), line.time().startInstant(), clock.instant(), by)
+                        .keep()
+                        .isZero();
+    }
+
+    /** Decides to give money of a line back; belongs into the transaction that causes it. */
+    public void giveBack(Order order, OrderLine line, Money amount, String why) {
+        steps.refund(order.id(), line.booking().value(), amount, why);
+        store.addPaid(line.booking(), Money.ZERO.minus(amount));
+    }
+}

@@ -1,0 +1,9 @@
+package gastfreund.app.hosts;
+
+import java.time.Duration;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.context.properties.bind.DefaultValue;
+
+/** @param slower how much longer a sign-in takes after the first failures at its account; doubled by each more */
+@ConfigurationProperties("gastfreund.limits")
+record SignInSettings(@DefaultValue("500ms") Duration slower) {}

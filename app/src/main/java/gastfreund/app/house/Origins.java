@@ -1,9 +1,0 @@
-package gastfreund.app.house;
-
-/** Other origins to which a form of ours may lead, as the policy of every page names them. */
-@FunctionalInterface
-public interface Origins {
-
-    /** Origins with a blank between them; nothing is decrypted to tell them. */
-    String origins();
-}

@@ -1,0 +1,52 @@
+package gastfreund.app.journal;
+
+import java.time.Instant;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Keeps who did what when. */
+@Repository
+public class JournalStore {
+
+    private final JdbcClient jdbc;
+
+    JournalStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** Writes down a step, in the transaction in which it is taken. */
+    public void write(JournalEntry entry, Instant now) {
+        jdbc.sql(
+                        """
+                        INSERT INTO journal (at, who, order_id, about, subject, step_from, step_to, why)
+                        VALUES (?, ?, ?, ?, ?, ?, ?, ?)
+                        """)
+                .params(
+                        now.getEpochSecond(),
+                        entry.who().code(),
+                        entry.order(),
+                        entry.about(),
+                        entry.subject(),
+                        entry.from(),
+                        entry.to(),
+                        entry.why())
+                .update();
+    }
+
+    /** The steps of an order, its bookings and its payments, the first one first. */
+    public List<JournalEntry> ofOrder(long order) {
+        return jdbc.sql("SELECT * FROM journal WHERE order_id = ? ORDER BY id")
+                .param(order)
+                .query((row, n) -> new JournalEntry(
+                        row.getLong("order_id"),
+                        row.getString("about"),
+                        row.getString("subject"),
+                        row.getString("step_from"),
+                        row.getString("step_to"),
+                        Actor.ofCode(row.getString("who")),
+                        row.getString("why"),
+                        Instant.ofEpochSecond(row.getLong("at"))))
+                .list();
+    }
+}

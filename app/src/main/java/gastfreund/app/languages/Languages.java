@@ -1,0 +1,31 @@
+package gastfreund.app.languages;
+
+import java.util.List;
+import java.util.Locale;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.web.servlet.LocaleResolver;
+import org.springframework.web.servlet.i18n.AcceptHeaderLocaleResolver;
+
+/** The languages in which the application speaks: whatever a visitor asks for, it is one of them. */
+@Configuration
+public class Languages {
+
+    private static final List<Locale> SPOKEN = List.of(Locale.ENGLISH, Locale.GERMAN);
+
+    /** The language that is spoken with somebody who would like to hear another. */
+    public static Locale spoken(Locale wanted) {
+        return SPOKEN.stream()
+                .filter(l -> l.getLanguage().equals(wanted.getLanguage()))
+                .findFirst()
+                .orElse(Locale.ENGLISH);
+    }
+
+    @Bean
+    LocaleResolver localeResolver() {
+        AcceptHeaderLocaleResolver resolver = new AcceptHeaderLocaleResolver();
+        resolver.setSupportedLocales(SPOKEN);
+        resolver.setDefaultLocale(Locale.ENGLISH);
+        return resolver;
+    }
+}

@@ -1,0 +1,59 @@
+package gastfreund.app.moves;
+
+import gastfreund.app.orders.OfItsGuest;
+import gastfreund.app.orders.Order;
+import gastfreund.app.typed.Minor;
+import gastfreund.app.typed.Minute;
+import gastfreund.core.money.Money;
+import gastfreund.core.openings.BookingId;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Moving one's own booking to another time, as far as the terms let it. */
+@OfItsGuest
+@Controller
+@RequestMapping("/bookings/{token}/lines/{booking}/move")
+class MoveController {
+
+    private final MovePages pages;
+
+    MoveController(MovePages pages) {
+        this.pages = pages;
+    }
+
+    @GetMapping
+    String times(
+            @ModelAttribute(name = "order", binding = false) Order order,
+            @PathVariable BookingId booking,
+            @RequestParam(required = false) @Nullable String day,
+            @RequestParam(required = false) @Nullable String from,
+            @RequestParam(required = false) @Nullable String fragment,
+            Model model) {
+        return pages.times(MovePages.Side.ofGuest(order, booking), day, from, fragment, model);
+    }
+
+    @GetMapping("/to")
+    String change(
+            @ModelAttribute(name = "order", binding = false) Order order,
+            @PathVariable BookingId booking,
+            @RequestParam @Minute long start,
+            Model model) {
+        return pages.change(MovePages.Side.ofGuest(order, booking), start, null, model);
+    }
+
+    @PostMapping
+    String move(
+            @ModelAttribute(name = "order", binding = false) Order order,
+            @PathVariable BookingId booking,
+            @RequestParam @Minute long start,
+            @RequestParam @Minor long total) {
+        return pages.move(MovePages.Side.ofGuest(order, booking), Moves.Wish.ofGuest(start, Money.ofMinor(total)));
+    }
+}

@@ -1,0 +1,128 @@
+package gastfreund.app.orderdesk;
+
+import gastfreund.app.bookingpage.BookingPage;
+import gastfreund.app.documents.DocumentFiles;
+import gastfreund.app.documents.Documents;
+import gastfreund.app.endings.Attendance;
+import gastfreund.app.endings.Endings;
+import gastfreund.app.hosts.Needs;
+import gastfreund.app.hosts.Right;
+import gastfreund.app.journal.Actor;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderRows;
+import gastfreund.app.orders.Orders;
+import gastfreund.app.orders.Outcome;
+import gastfreund.app.paying.Balances;
+import gastfreund.app.paying.Waiting;
+import gastfreund.app.payments.PaymentService;
+import java.util.List;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+
+/** Orders at the desk. */
+@Controller
+class OrderDeskController {
+
+    private static final int MOST = 200;
+
+    private final Orders orders;
+    private final OrderRows pages;
+    private final PaymentService payments;
+    private final Endings endings;
+    private final Balances balances;
+    private final Waiting waiting;
+    private final Attendance attendance;
+    private final Documents documents;
+    private final BookingPage page;
+    private final DocumentFiles files;
+
+    OrderDeskController(
+            Orders orders,
+            OrderRows pages,
+            PaymentService payments,
+            Endings endings,
+            Balances balances,
+            Waiting waiting,
+            Attendance attendance,
+            Documents documents,
+            BookingPage page,
+            DocumentFiles files) {
+        this.attendance = attendance;
+        this.documents = documents;
+        this.page = page;
+        this.files = files;
+        this.endings = endings;
+        this.balances = balances;
+        this.waiting = waiting;
+        this.orders = orders;
+        this.pages = pages;
+        this.payments = payments;
+    }
+
+    @Needs(Right.SEE)
+    @GetMapping("/desk/orders")
+    String list(Model model) {
+        model.addAttribute("asking", endings.asking());
+        model.addAttribute("owing", balances.owing());
+        List<Order> newest = orders.newest(MOST);
+        model.addAttribute("orders", newest);
+        model.addAttribute("goods", orders.goodsTitles(newest));
+        return "orderdesk/orders";
+    }
+
+    @Needs(Right.SEE)
+    @GetMapping("/desk/orders/{number}")
+    String order(@PathVariable long number, Model model) {
+        Order order = orders.byNumberAsked(number);
+        model.addAttribute("order", order);
+        model.addAttribute("rows", pages.rows(order.lines(), (Formats) model.getAttribute("f")));
+        model.addAttribute("goods", pages.goods(order));
+        model.addAttribute("payments", payments.ofOrder(order.id()));
+        model.addAttribute("paid", orders.paid(order));
+        model.addAttribute("journal", orders.journal(order));
+        model.addAttribute("endings", endings);
+        model.addAttribute("attendance", attendance);
+        model.addAttribute("documents", documents.ofOrder(order));
+        if (!model.containsAttribute("typed")) {
+            model.addAttribute("typed", Typed.nothing());
+        }
+        return "orderdesk/order";
+    }
+
+    /** The guest's page as the desk sees it: without the guest's link, and with nothing to press. */
+    @Needs(Right.SEE)
+    @GetMapping("/desk/orders/{number}/page")
+    String guestsPage(@PathVariable long number, Model model) {
+        page.show(orders.byNumberAsked(number), false, model);
+        model.addAttribute("asDesk", true);
+        return "bookingpage/booking";
+    }
+
+    @Needs(Right.SEE)
+    @GetMapping("/desk/orders/{number}/documents/{document}.pdf")
+    ResponseEntity<byte[]> document(@PathVariable long number, @PathVariable long document) {
+        return files.of(orders.byNumberAsked(number), document);
+    }
+
+    /** Calls an order off that waits for its money. */
+    @Needs(Right.GIVE_MONEY)
+    @PostMapping("/desk/orders/{number}/release")
+    String callOff(@PathVariable long number, Actor host) {
+        Order order = orders.byNumberAsked(number);
+        boolean done = waiting.callOff(order, host) == Outcome.DONE;
+        return "redirect:/desk/orders/" + number + "?said=" + (done ? "called-off" : "changed");
+    }
+
+    @Needs(Right.GIVE_MONEY)
+    @PostMapping("/desk/orders/{number}/goods/{goods}/return")
+    String takeBack(@PathVariable long number, @PathVariable String goods, Actor host) {
+        Order order = orders.byNumberAsked(number);
+        boolean done = endings.takeBack(order, goods, host) == Outcome.DONE;
+        return "redirect:/desk/orders/" + number + "?said=" + (done ? "returned" : "changed");
+    }
+}

@@ -1,0 +1,102 @@
+package gastfreund.app.orders;
+
+import gastfreund.app.bookings.Quantities;
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.openings.TermsInWords;
+import gastfreund.app.orders.AnswerStore;
+import gastfreund.app.orders.GivenAnswer;
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderLine;
+import gastfreund.app.vouchers.Goods;
+import gastfreund.app.vouchers.Prepaid;
+import gastfreund.app.vouchers.PrepaidService;
+import gastfreund.core.orders.Sold;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** Lines of orders as pages and messages show them. */
+@Component
+public class OrderRows {
+
+    /**
+     * A line with the words that go with it.
+     *
+     * @param title of what was sold
+     * @param staff names of those who serve
+     * @param place its name; empty where the offer has none
+     * @param addOns what is added, in words; empty: nothing
+     * @param directions empty where the place needs none
+     * @param answers to the offer's questions
+     * @param terms as sentences
+     * @param freeUntil until when cancelling costs nothing; null where that is over or never was
+     */
+    public record Row(
+            OrderLine line,
+            String title,
+            List<String> staff,
+            String place,
+            String addOns,
+            String directions,
+            List<GivenAnswer> answers,
+            List<String> terms,
+            Instant freeUntil) {}
+
+    /**
+     * A voucher or a pass of an order.
+     *
+     * @param prepaid null before the money has come
+     */
+    public record Bought(Goods goods, Prepaid prepaid) {}
+
+    private final CatalogueService catalogues;
+    private final AnswerStore answers;
+    private final PrepaidService prepaid;
+    private final Clock clock;
+
+    OrderRows(
+            CatalogueService catalogues,
+            AnswerStore answers,
+            PrepaidService prepaid,
+            Clock clock) {
+        this.prepaid = prepaid;
+        this.answers = answers;
+        this.catalogues = catalogues;
+        this.clock = clock;
+    }
+
+    public List<Row> rows(List<OrderLine> lines, Formats f) {
+        Catalogue catalogue = catalogues.catalogue();
+        return lines.stream().map(line -> row(line, catalogue, f)).toList();
+    }
+
+    /** The vouchers and passes of an order. */
+    public List<Bought> goods(Order order) {
+        return prepaid.goodsOfOrder(order.id()).stream()
+                .map(g -> new Bought(g, g.isIssued() ? prepaid.byId(g.prepaid()) : null))
+                .toList();
+    }
+
+    private Row row(OrderLine line, Catalogue catalogue, Formats f) {
+        Sold sold = line.sold();
+        return new Row(
+                line,
+                sold.title(),
+                List.copyOf(sold.staff().values()),
+                sold.place(),
+                Quantities.named(sold.addOns(), line.addOns()),
+                line.place() == null ? "" : catalogue.placeNotes().getOrDefault(line.place(), ""),
+                answers.of(line.booking()),
+                TermsInWords.of(sold.terms(), f),
+                freeUntil(line, clock.instant()));
+    }
+
+    /** What an earlier move has kept is kept whenever the guest cancels. */
+    private static Instant freeUntil(OrderLine line, Instant now) {
+        boolean kept = line.floor().isPositive() || line.visitsKept();
+        return kept ? null : line.sold().terms().freeUntil(line.time().startInstant()).filter(now::isBefore).orElse(null);
+    }
+}

@@ -1,0 +1,41 @@
+package gastfreund.app.storage;
+
+import com.zaxxer.hikari.HikariDataSource;
+import java.util.function.Supplier;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.TransactionStatus;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Reads what must fit together: all statements inside see the file as it was at the first of them, however much is written
+ * meanwhile. Inside a transaction that writes it is a part of that; a transaction that writes cannot begin inside it.
+ */
+public class Reading {
+
+    private final HikariDataSource writer;
+    private final PlatformTransactionManager readers;
+    private final TransactionTemplate one;
+
+    Reading(HikariDataSource writer, PlatformTransactionManager readers) {
+        this.writer = writer;
+        this.readers = readers;
+        this.one = new TransactionTemplate(readers);
+    }
+
+    /** What {@code asked} gives; inside another reading it sees what that sees. */
+    public <T> T of(Supplier<T> asked) {
+        return TransactionSynchronizationManager.hasResource(writer) ? asked.get() : one.execute(status -> asked.get());
+    }
+
+    TransactionStatus begin() {
+        return readers.getTransaction(TransactionDefinition.withDefaults());
+    }
+
+    void end(TransactionStatus begun) {
+        if (!begun.isCompleted()) {
+            readers.rollback(begun);
+        }
+    }
+}
