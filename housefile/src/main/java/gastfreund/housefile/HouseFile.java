@@ -27,9 +27,11 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.JsonNode;
@@ -86,10 +88,10 @@ public record HouseFile(
     public static HouseFile read(JsonNode json, Consumer<Node> more) {
         List<Problem> problems = new ArrayList<>();
         Node whole = Node.root(json, problems);
-        HouseFile file = new Reading(whole).file();
+        @Nullable HouseFile file = new Reading(whole).file();
         more.accept(whole);
         BadFileException.throwIfAny(problems);
-        return file;
+        return Objects.requireNonNull(file, "what is no house has problems");
     }
 
     /** The house as JSON; reading it gives an equal house. */
@@ -121,7 +123,7 @@ public record HouseFile(
             this.schedules = new ScheduleReader(references);
         }
 
-        HouseFile file() {
+        @Nullable HouseFile file() {
             root.required("format").word(FORMAT);
             Node house = root.required("house").object("name", "zone", "currency", "hours", "extra");
             String name = house.required("name").text();

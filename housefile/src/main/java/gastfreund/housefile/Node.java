@@ -320,7 +320,7 @@ public final class Node {
         try {
             return Optional.of(factory.get());
         } catch (IllegalArgumentException e) {
-            problem(e.getMessage());
+            problem(String.valueOf(e.getMessage()));
             return Optional.empty();
         }
     }

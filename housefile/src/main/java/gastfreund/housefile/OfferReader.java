@@ -28,6 +28,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
 
 /** Reads OFFER. */
 final class OfferReader {
@@ -67,7 +68,7 @@ final class OfferReader {
         if (timetabled && timetable == null) {
             return Optional.empty();
         }
-        if (timetabled && timetable.clashes(zone)) {
+        if (timetable != null && timetable.clashes(zone)) {
             node.at("timetable").problem("has two sessions at one start and place");
         }
         Offer.Confirm confirm = confirm(node);
@@ -146,7 +147,7 @@ final class OfferReader {
         return new Starts.Clock(every, node.integer("offset", -MOST, MOST, 0));
     }
 
-    private static Sharing sharing(Node node, Timetable timetable) {
+    private static Sharing sharing(Node node, @Nullable Timetable timetable) {
         boolean shared = node.word("sharing", new String[] {"private", "shared"}, "private").equals("shared");
         Sharing.Fill fill = node.word("fill", new String[] {"first", "spread"}, "first").equals("first")
                 ? Sharing.Fill.FIRST
@@ -161,7 +162,7 @@ final class OfferReader {
                 : new Sharing(false, seats.orElse(0), fill);
     }
 
-    private static Party party(Node node, Sharing sharing, Timetable timetable) {
+    private static Party party(Node node, Sharing sharing, @Nullable Timetable timetable) {
         int most = sharing.shared() ? sharing.seats() : 1;
         if (timetable != null) {
             most = Math.max(most, timetable.mostSeats());

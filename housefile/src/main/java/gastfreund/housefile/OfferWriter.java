@@ -18,6 +18,7 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -54,7 +55,7 @@ final class OfferWriter {
             node.set("hours", ScheduleWriter.written(offer.hours()));
         }
         if (offer.hasTimetable()) {
-            HouseWriter.putAll(node, "timetable", offer.timetable().entries(), OfferWriter::entry);
+            HouseWriter.putAll(node, "timetable", offer.entries(), OfferWriter::entry);
         }
         bounds(offer.bounds());
         putConfirm(offer.confirm(), node);
@@ -168,7 +169,7 @@ final class OfferWriter {
     }
 
     /** A stretch of dates; an end that is null is left out. */
-    static void putDates(String name, LocalDate from, LocalDate to, ObjectNode owner) {
+    static void putDates(String name, @Nullable LocalDate from, @Nullable LocalDate to, ObjectNode owner) {
         ObjectNode dates = owner.putObject(name);
         if (from != null) {
             dates.put("from", from.toString());

@@ -23,6 +23,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
 /** Reads what {@code quote} and {@code cancellation} are asked, and asks the core. */
@@ -89,7 +90,7 @@ final class QuoteReader {
                 new Line(offer, length.get(), units, party, addOns, start.get(), staff, place, now, house.zone()), pay));
     }
 
-    private static PlaceId place(Node node, Offer offer) {
+    private static @Nullable PlaceId place(Node node, Offer offer) {
         PlaceId place = node.member("place").map(p -> new PlaceId(p.text())).orElse(offer.placeOr(null));
         if (place != null && !offer.isAt(place)) {
             node.at("place").problem("is no place of the offer");
@@ -98,12 +99,12 @@ final class QuoteReader {
     }
 
     /** The entry of a timetable that has a session at the start and place. */
-    private Optional<Timetable.Entry> entry(Offer offer, long start, PlaceId place) {
+    private Optional<Timetable.Entry> entry(Offer offer, long start, @Nullable PlaceId place) {
         if (!offer.hasTimetable()) {
             return Optional.empty();
         }
         LocalDate date = house.zone().dateOf(start);
-        return offer.timetable().entries().stream()
+        return offer.entries().stream()
                 .filter(e -> e.place() == null || e.place().equals(place))
                 .filter(e -> Arrays.stream(e.startsBetween(date.minusDays(1), date, house.zone()))
                         .anyMatch(s -> s == start))

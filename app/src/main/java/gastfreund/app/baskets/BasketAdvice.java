@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -32,7 +33,7 @@ class BasketAdvice {
      * @param places how many places are kept
      * @param until when the first of them goes back; null where none is kept
      */
-    record Note(int places, Instant until) {}
+    record Note(int places, @Nullable Instant until) {}
 
     /**
      * What a form that keeps one more place carries.
@@ -88,7 +89,7 @@ class BasketAdvice {
     }
 
     /** A field of the address; null where there is none, or the page of an error is shown because fields cannot be read. */
-    private static String field(HttpServletRequest request, String name) {
+    private static @Nullable String field(HttpServletRequest request, String name) {
         try {
             return request.getParameter(name);
         } catch (IllegalStateException e) {

@@ -23,6 +23,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -55,12 +56,12 @@ class BasketController {
             BasketLine line,
             Offer offer,
             List<String> staff,
-            Place place,
+            @Nullable Place place,
             String addOns,
-            Quote.QuotedLine quoted,
+            Quote.@Nullable QuotedLine quoted,
             List<Slot> nearest,
             String keepAddress,
-            Panel.Chips chips,
+            Panel.@Nullable Chips chips,
             String another) {}
 
     private final BasketService baskets;
@@ -127,7 +128,7 @@ class BasketController {
 
     /** A single booking goes straight to checkout where the house wants it so. */
     private String afterKeeping(Links links) {
-        boolean straight = catalogues.catalogue().checkout().straight() && baskets.lines(links.basket()).size() == 1;
+        boolean straight = catalogues.catalogue().checkout().straight() && baskets.lines(links.basketAsked()).size() == 1;
         return links.basketPage() + (straight ? "/checkout" : "");
     }
 
@@ -135,7 +136,7 @@ class BasketController {
     String basket(
             @RequestParam(required = false) String changed, @ModelAttribute(name = "links", binding = false) Links links, Model model) {
         model.addAttribute("changed", changed);
-        String token = known(links);
+        String token = links.basketAsked();
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         List<BasketLine> lines = baskets.lines(token);
@@ -155,7 +156,7 @@ class BasketController {
         return "baskets/basket";
     }
 
-    private Row row(String token, BasketLine line, Catalogue catalogue, Quote.QuotedLine quoted) {
+    private Row row(String token, BasketLine line, Catalogue catalogue, Quote.@Nullable QuotedLine quoted) {
         Offer offer = catalogue.offer(line.offer());
         Choice choice = Choice.again(offer, line.party(), line.length(), line.units(), line.addOns(), line.place());
         Choice changing = choice.changing(line.changing(new Links(token)));
@@ -174,7 +175,7 @@ class BasketController {
 
     @PostMapping("/basket/{basket}/code")
     String code(@RequestParam String code, @ModelAttribute(name = "links", binding = false) Links links) {
-        baskets.enterCode(known(links), code);
+        baskets.enterCode(links.basketAsked(), code);
         return "redirect:" + links.basketPage() + "#sum";
     }
 
@@ -183,13 +184,6 @@ class BasketController {
     ResponseEntity<String> picture(@ModelAttribute(name = "links", binding = false) Links links) {
         return ResponseEntity.ok()
                 .contentType(MediaType.valueOf("image/svg+xml"))
-                .body(Code.of(address.of("/basket/" + known(links))).svg());
-    }
-
-    private static String known(Links links) {
-        if (links.basket() == null) {
-            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
-        }
-        return links.basket();
+                .body(Code.of(address.of("/basket/" + links.basketAsked())).svg());
     }
 }

@@ -80,7 +80,7 @@ class BasketLineController {
         BasketLine current = line(links, line);
         Choice choice = choice(links, current, asked);
         KeepRequest request = new KeepRequest(choice, start, price, marks.of(visitor), "", "");
-        Kept kept = holds.change(links.basket(), current, request);
+        Kept kept = holds.change(links.basketAsked(), current, request);
         if (kept instanceof Kept.Held) {
             return "redirect:" + links.basketPage() + "?changed=" + line + "#line-" + line;
         }
@@ -94,18 +94,18 @@ class BasketLineController {
 
     @PostMapping("/release")
     String release(@PathVariable BookingId line, @ModelAttribute(name = "links", binding = false) Links links) {
-        boolean released = baskets.release(links.basket(), line(links, line).id());
+        boolean released = baskets.release(links.basketAsked(), line(links, line).id());
         return "redirect:" + links.basketPage() + (released ? "?released" : "");
     }
 
     @PostMapping("/pay")
     String pay(@PathVariable BookingId line, @RequestParam boolean later, @ModelAttribute(name = "links", binding = false) Links links) {
-        baskets.choosePay(links.basket(), line(links, line).id(), later ? Quote.Pay.VENUE : Quote.Pay.NOW);
+        baskets.choosePay(links.basketAsked(), line(links, line).id(), later ? Quote.Pay.VENUE : Quote.Pay.NOW);
         return "redirect:" + links.basketPage();
     }
 
     private BasketLine line(Links links, BookingId id) {
-        return baskets.line(links.basket(), id)
+        return baskets.line(links.basketAsked(), id)
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     }
 }

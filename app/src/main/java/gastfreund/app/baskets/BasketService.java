@@ -20,6 +20,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -85,7 +86,7 @@ public class BasketService {
      * @return the basket
      */
     @Transactional
-    public String put(String basket, PrepaidOffer offer, Money price, String recipient, String greeting) {
+    public String put(@Nullable String basket, PrepaidOffer offer, Money price, String recipient, String greeting) {
         String token = holds.orFresh(basket);
         if (prepaid.goodsOfBasket(token).size() < MOST_LINES) {
             prepaid.put(token, offer, price, recipient, greeting);

@@ -19,6 +19,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Works out what baskets cost: their bookings, what they buy in advance, and what vouchers and passes pay of it. */

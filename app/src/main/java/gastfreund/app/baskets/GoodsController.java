@@ -104,14 +104,14 @@ class GoodsController {
 
     @PostMapping("/basket/{basket}/goods/{goods}/release")
     String release(@PathVariable String goods, @ModelAttribute(name = "links", binding = false) Links links) {
-        baskets.removeGoods(links.basket(), goods);
+        baskets.removeGoods(links.basketAsked(), goods);
         return "redirect:" + links.basketPage();
     }
 
     /** Uses a voucher or a pass no longer. */
     @PostMapping("/basket/{basket}/prepaid/{prepaid}/leave")
     String leave(@PathVariable String prepaid, @ModelAttribute(name = "links", binding = false) Links links) {
-        baskets.leave(links.basket(), prepaid);
+        baskets.leave(links.basketAsked(), prepaid);
         return "redirect:" + links.basketPage() + "#sum";
     }
 

@@ -17,6 +17,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.interceptor.TransactionAspectSupport;
@@ -60,7 +61,7 @@ class Holds {
     }
 
     /** The basket if there is one with this token, otherwise a new one; belongs into the transaction that fills it. */
-    String orFresh(String basket) {
+    String orFresh(@Nullable String basket) {
         if (basket != null && store.exists(basket)) {
             return basket;
         }
@@ -77,7 +78,7 @@ class Holds {
      * @param basket null where the guest has none yet
      */
     @Transactional
-    public Kept keep(String basket, KeepRequest request) {
+    public Kept keep(@Nullable String basket, KeepRequest request) {
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         if (basket != null && store.lines(basket).size() >= BasketService.MOST_LINES) {
             return new Kept.TooMany(basket);

@@ -1,6 +1,7 @@
 package gastfreund.app.baskets;
 
 import gastfreund.app.openings.Choice;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A wish to keep a place.
@@ -11,4 +12,4 @@ import gastfreund.app.openings.Choice;
  * @param seal of the page; empty where it had none
  * @param proof that a script has worked for it; empty where none has
  */
-public record KeepRequest(Choice choice, long start, Long price, String visitor, String seal, String proof) {}
+public record KeepRequest(Choice choice, long start, @Nullable Long price, String visitor, String seal, String proof) {}

@@ -3,6 +3,7 @@ package gastfreund.app.board;
 import gastfreund.core.time.Interval;
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The board of one day, drawn: all numbers are units of its picture.
@@ -17,7 +18,7 @@ public record Board(
         List<Hour> hours,
         List<StaffLane> staff,
         List<ResourceLane> resources,
-        Integer now,
+        @Nullable Integer now,
         int bookings,
         int holds) {
 
@@ -43,7 +44,7 @@ public record Board(
      */
     public record Block(
             BoardBooking booking,
-            String title,
+            @Nullable String title,
             boolean narrow,
             String offer,
             int sessionParty,
@@ -55,7 +56,7 @@ public record Board(
             boolean selected) {
 
         /** What is written on it: who comes, and how many; null for a hold in a basket. */
-        public String label() {
+        public @Nullable String label() {
             if (title == null || seats > 0) {
                 return title;
             }

@@ -7,6 +7,7 @@ import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A booking as the board shows it.
@@ -23,9 +24,9 @@ public record BoardBooking(
         Interval time,
         int party,
         BookingStatus status,
-        Instant expires,
+        @Nullable Instant expires,
         List<StaffId> staff,
-        String guest,
+        @Nullable String guest,
         long order,
         Money total,
         Money paid) {

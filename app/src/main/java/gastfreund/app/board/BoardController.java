@@ -10,6 +10,7 @@ import gastfreund.core.openings.BookingId;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -50,7 +51,7 @@ class BoardController {
     }
 
     private void addSelected(String booking, Model model) {
-        Formats f = (Formats) model.getAttribute("f");
+        Formats f = Formats.of(model);
         Optional<Order> order = booking.isBlank() ? Optional.empty() : orders.byBooking(new BookingId(booking));
         order.ifPresent(found -> {
             model.addAttribute("order", found);
@@ -59,7 +60,7 @@ class BoardController {
                     .toList();
             model.addAttribute("rows", rows);
         });
-        Board board = (Board) model.getAttribute("board");
+        Board board = (Board) Objects.requireNonNull(model.getAttribute("board"));
         board.staff().stream()
                 .flatMap(l -> l.blocks().stream())
                 .map(Board.Block::booking)

@@ -22,6 +22,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Draws the board and the ruler of days. */
@@ -53,7 +54,7 @@ class BoardService {
     }
 
     /** @param selected the id of the booking that is selected; null: none */
-    Board board(LocalDate day, String selected) {
+    Board board(LocalDate day, @Nullable String selected) {
         Catalogue catalogue = catalogues.catalogue();
         House house = catalogue.house();
         Days days = Days.between(catalogue.zone(), day.minusDays(1), day);
@@ -69,14 +70,14 @@ class BoardService {
         int y = TOP;
         List<Board.StaffLane> staff = new ArrayList<>();
         for (Staff person : house.staff()) {
-            IntervalSet hours = open.get(person.hours()).within(whole);
+            IntervalSet hours = open.getOrDefault(person.hours(), IntervalSet.empty()).within(whole);
             List<Board.Block> blocks = blocks(person, bookings, catalogue, scale, selected);
             staff.add(new Board.StaffLane(person.name(), hours.intervals(), y, scale.ground(hours), blocks));
             y += STAFF_LANE + LANE_GAP;
         }
         List<Board.ResourceLane> resources = new ArrayList<>();
         for (Resource resource : house.resources()) {
-            IntervalSet hours = open.get(resource.hours()).intersect(open.get(house.hours()));
+            IntervalSet hours = open.getOrDefault(resource.hours(), IntervalSet.empty()).intersect(open.getOrDefault(house.hours(), IntervalSet.empty()));
             resources.add(pool(resource, bookings, catalogue, scale, scale.ground(hours), y, selected));
             y += POOL_HEIGHT + LANE_GAP;
         }
@@ -95,7 +96,7 @@ class BoardService {
         long last = whole.start() + LAST_HOUR * 60L;
         List<Interval> all = new ArrayList<>();
         for (Staff person : house.staff()) {
-            all.addAll(open.get(person.hours()).within(whole).intervals());
+            all.addAll(open.getOrDefault(person.hours(), IntervalSet.empty()).within(whole).intervals());
         }
         // What runs over midnight is cut off at the edge, so that the usual day keeps its width.
         bookings.stream().map(BoardBooking::time).filter(whole::encloses).forEach(all::add);
@@ -118,7 +119,7 @@ class BoardService {
 
     /** The blocks of a person: one for each session, bookings that share it together. */
     private static List<Board.Block> blocks(
-            Staff person, List<BoardBooking> bookings, Catalogue catalogue, Scale scale, String selected) {
+            Staff person, List<BoardBooking> bookings, Catalogue catalogue, Scale scale, @Nullable String selected) {
         Map<Object, List<BoardBooking>> sessions = new LinkedHashMap<>();
         for (BoardBooking booking : bookings) {
             if (booking.staff().contains(person.id())) {
@@ -162,7 +163,7 @@ class BoardService {
             Scale scale,
             List<Board.Ground> ground,
             int y,
-            String selected) {
+            @Nullable String selected) {
         int rowHeight = Math.max(6, POOL_HEIGHT / resource.units());
         long[] freeFrom = new long[resource.units()];
         List<Board.Cell> cells = new ArrayList<>();

@@ -27,6 +27,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -73,7 +74,7 @@ public class BookingPage {
 
     /** @param unreachable whether the gateway has just not answered */
     public void show(Order order, boolean unreachable, Model model) {
-        Formats f = (Formats) model.getAttribute("f");
+        Formats f = Formats.of(model);
         List<Payment> all = payments.ofOrder(order.id());
         Payment last = all.isEmpty() ? null : all.get(all.size() - 1);
         boolean odd = all.stream().anyMatch(Payment::isOdd);
@@ -116,7 +117,7 @@ public class BookingPage {
         }
     }
 
-    private static Instant keptUntil(Order order) {
+    private static @Nullable Instant keptUntil(Order order) {
         return order.lines().stream()
                 .filter(l -> l.status() == BookingStatus.HELD)
                 .map(OrderLine::expires)

@@ -17,6 +17,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -61,8 +62,8 @@ public class BookingStore {
         return staff == null ? List.of() : Arrays.stream(staff.split(" ")).map(StaffId::new).toList();
     }
 
-    private static Map<String, Object> parameters(Reserved reserved, Hold hold) {
-        Map<String, Object> parameters = new HashMap<>();
+    private static Map<String, @Nullable Object> parameters(Reserved reserved, Hold hold) {
+        Map<String, @Nullable Object> parameters = new HashMap<>();
         parameters.put("id", reserved.id().value());
         parameters.put("start", reserved.time().start() * 60);
         parameters.put("end", reserved.time().end() * 60);
@@ -140,7 +141,7 @@ public class BookingStore {
                                               held_at)
                         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
                         """)
-                .params(
+                .params(Arrays.asList(
                         booking.id().value(),
                         booking.offer().value(),
                         booking.start() * 60,
@@ -151,7 +152,7 @@ public class BookingStore {
                         booking.party(),
                         Quantities.written(booking.addOns()),
                         booking.status().code(),
-                        placed.getEpochSecond())
+                        placed.getEpochSecond()))
                 .update();
         insertStaff(booking.id(), booking.staff());
     }
@@ -189,9 +190,9 @@ public class BookingStore {
     }
 
     /** @param place null where the offer has none */
-    public void move(BookingId booking, Interval time, PlaceId place, List<StaffId> staff) {
+    public void move(BookingId booking, Interval time, @Nullable PlaceId place, List<StaffId> staff) {
         jdbc.sql("UPDATE bookings SET start_at = ?, end_at = ?, place = ? WHERE id = ?")
-                .params(time.start() * 60, time.end() * 60, place == null ? null : place.value(), booking.value())
+                .params(Arrays.asList(time.start() * 60, time.end() * 60, place == null ? null : place.value(), booking.value()))
                 .update();
         replaceStaff(booking, staff);
     }

@@ -56,7 +56,7 @@ public final class Quantities {
     public static String named(List<AddOn> addOns, Map<AddOnId, Integer> quantities) {
         return addOns.stream()
                 .filter(a -> quantities.getOrDefault(a.id(), 0) > 0)
-                .map(a -> named(a, quantities.get(a.id())))
+                .map(a -> named(a, quantities.getOrDefault(a.id(), 0)))
                 .collect(Collectors.joining(", "));
     }
 

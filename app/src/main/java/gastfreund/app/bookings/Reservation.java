@@ -9,6 +9,7 @@ import gastfreund.core.openings.BookingId;
 import gastfreund.core.time.Interval;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** Something that reserves, such as a line of a basket or of an order, and can be asked for what it reserves. */
 public interface Reservation {
@@ -28,7 +29,7 @@ public interface Reservation {
     }
 
     /** Null where the offer has none. */
-    default PlaceId place() {
+    default @Nullable PlaceId place() {
         return reserved().place();
     }
 

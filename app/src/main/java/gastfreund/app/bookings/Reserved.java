@@ -14,6 +14,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is reserved by a booking, whether it is a hold in a basket or a line of an order.
@@ -25,7 +26,7 @@ public record Reserved(
         BookingId id,
         OfferId offer,
         Interval time,
-        PlaceId place,
+        @Nullable PlaceId place,
         LengthId length,
         int units,
         int party,

@@ -2,8 +2,10 @@ package gastfreund.app.catalogue;
 
 import gastfreund.app.storage.Reading;
 import gastfreund.housefile.HouseFile;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,7 +28,7 @@ public class CatalogueService {
 
     private final CatalogueStore store;
     private final Reading reading;
-    private volatile Catalogue kept;
+    private volatile @Nullable Catalogue kept;
 
     CatalogueService(CatalogueStore store, Reading reading) {
         this.store = store;
@@ -78,7 +80,7 @@ public class CatalogueService {
     private Catalogue read(JsonNode json) {
         AtomicReference<Extras> read = new AtomicReference<>();
         HouseFile file = HouseFile.read(json, whole -> read.set(Extras.of(whole)));
-        Extras extras = read.get();
+        Extras extras = Objects.requireNonNull(read.get());
         return new Catalogue(
                 file.house(),
                 extras.story(),

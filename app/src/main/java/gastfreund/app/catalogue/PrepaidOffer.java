@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A voucher or a pass as the house sells it, kept in the house's {@code extra.vouchers} and {@code extra.passes}.
@@ -25,8 +26,8 @@ public record PrepaidOffer(
         String title,
         Story story,
         List<Money> amounts,
-        Money least,
-        Money most,
+        @Nullable Money least,
+        @Nullable Money most,
         int visits,
         Set<OfferId> offers,
         Percent taxRate,
@@ -52,7 +53,7 @@ public record PrepaidOffer(
             node.problem("must have amounts, or a free one");
         }
         Money least = free.map(f -> f.required("min").amount(1)).orElse(null);
-        Money most = free.map(f -> f.required("max").amount(least.minor())).orElse(null);
+        Money most = free.map(f -> f.required("max").amount(least == null ? 1 : least.minor())).orElse(null);
         return new PrepaidOffer(
                 id(node, ids), node.required("title").text(), Story.of(node), amounts, least, most, 0, Set.of(),
                 Percent.ZERO, node.integer("months", 1, MOST_MONTHS, 36));
@@ -97,13 +98,13 @@ public record PrepaidOffer(
 
     /** The lowest price at which it can be had. */
     public Money from() {
-        return isFree() ? amounts.stream().min(Money::compareTo).map(least::atMost).orElse(least)
-                : amounts.stream().min(Money::compareTo).orElse(Money.ZERO);
+        Money lowest = amounts.stream().min(Money::compareTo).orElse(least == null ? Money.ZERO : least);
+        return least == null ? lowest : lowest.atMost(least);
     }
 
     /** Whether it can be had at a price. */
     public boolean allows(Money amount) {
-        return amounts.contains(amount)
-                || isFree() && amount.compareTo(least) >= 0 && amount.compareTo(most) <= 0;
+        boolean free = least != null && most != null && amount.compareTo(least) >= 0 && amount.compareTo(most) <= 0;
+        return free || amounts.contains(amount);
     }
 }

@@ -21,6 +21,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -42,7 +43,7 @@ class CheckoutController {
     private static final Logger LOG = LoggerFactory.getLogger(CheckoutController.class);
 
     /** @param freeUntil until when cancelling costs nothing; null where that is over or never was */
-    record Row(BasketLine line, Offer offer, Quote.QuotedLine quoted, Instant freeUntil) {}
+    record Row(BasketLine line, Offer offer, Quote.QuotedLine quoted, @Nullable Instant freeUntil) {}
 
     private final Placing orders;
     private final OrderPayments paying;

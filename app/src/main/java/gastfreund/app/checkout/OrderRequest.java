@@ -5,6 +5,7 @@ import gastfreund.app.orders.Contact;
 import gastfreund.app.orders.GivenAnswer;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A wish to order a basket.
@@ -21,7 +22,7 @@ public record OrderRequest(
         Locale locale,
         List<GivenAnswer> answers,
         List<CheckoutRules.Text> agreed,
-        String gateway,
+        @Nullable String gateway,
         String visitor,
         String seal,
         String shown) {}

@@ -3,6 +3,7 @@ package gastfreund.app.checkout;
 import gastfreund.app.orders.Order;
 import gastfreund.core.openings.BookingId;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** What became of a wish to order a basket. */
 public sealed interface Placed {
@@ -12,7 +13,7 @@ public sealed interface Placed {
      *
      * @param payment the payment that is wanted; null where nothing is due
      */
-    record Done(Order order, String payment) implements Placed {}
+    record Done(Order order, @Nullable String payment) implements Placed {}
 
     /** These lines cannot be had; nothing was charged, and the rest of the basket stays. */
     record NotToBeHad(List<BookingId> lines) implements Placed {}

@@ -41,7 +41,7 @@ public class ProofController {
             return "redirect:/bookings/" + order.token();
         }
         model.addAttribute("key", key);
-        model.addAttribute("rows", pages.rows(order.lines(), (Formats) model.getAttribute("f")));
+        model.addAttribute("rows", pages.rows(order.lines(), Formats.of(model)));
         return "checkout/prove";
     }
 

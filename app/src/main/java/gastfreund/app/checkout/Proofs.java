@@ -65,7 +65,7 @@ class Proofs {
         if (transfer.isEmpty()) {
             outcomes.proven(current);
         } else if (transfer.get().state().isOpen() && current.status() == OrderStatus.WAITING) {
-            bookings.extendHolds(order.id(), transfer.get().expires());
+            bookings.extendHolds(order.id(), transfer.get().awaitedUntil());
         }
     }
 }

@@ -45,7 +45,7 @@ public class CancelController {
         if (!line.canBeCancelled()) {
             return "redirect:/bookings/" + order.token();
         }
-        model.addAttribute("row", pages.rows(List.of(line), (Formats) model.getAttribute("f")).get(0));
+        model.addAttribute("row", pages.rows(List.of(line), Formats.of(model)).get(0));
         model.addAttribute("outcome", endings.proposal(line, Terms.By.GUEST));
         model.addAttribute("visitsBack", endings.givesVisitsBack(line));
         return "endings/cancel";

@@ -24,6 +24,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -234,7 +235,7 @@ public class Endings {
         }
     }
 
-    private void tellEnd(Order order, BookingId booking, String kind, Money back, boolean tellGuest) {
+    private void tellEnd(Order order, BookingId booking, String kind, @Nullable Money back, boolean tellGuest) {
         Order after = now(order);
         letters.ended(after, after.line(booking).orElseThrow(), kind, back, tellGuest);
     }

@@ -4,6 +4,7 @@ import gastfreund.app.messages.Outbox;
 import gastfreund.app.rounds.Attention;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -13,7 +14,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 class DeskAdvice {
 
     /** What somebody may do; {@link DeskRights} enforces it. */
-    public record May(Role role) {
+    public record May(@Nullable Role role) {
 
         private boolean may(Right right) {
             return role != null && role.may(right);

@@ -6,6 +6,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Configuration;
@@ -68,10 +70,10 @@ class DeskRights implements WebMvcConfigurer {
         @Override
         public Object resolveArgument(
                 MethodParameter parameter,
-                ModelAndViewContainer container,
+                @Nullable ModelAndViewContainer container,
                 NativeWebRequest request,
-                WebDataBinderFactory binders) {
-            HttpServletRequest asked = request.getNativeRequest(HttpServletRequest.class);
+                @Nullable WebDataBinderFactory binders) {
+            HttpServletRequest asked = Objects.requireNonNull(request.getNativeRequest(HttpServletRequest.class));
             if (parameter.getParameterType() == Visitor.class) {
                 return Visitor.of(asked);
             }

@@ -3,7 +3,9 @@ package gastfreund.app.hosts;
 import gastfreund.app.catalogue.CatalogueService;
 import java.time.Clock;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsPasswordService;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -39,8 +41,8 @@ public class HostService implements UserDetailsService, UserDetailsPasswordServi
     /** Keeps a password that has just been right in the way in which they are kept now. */
     @Override
     @Transactional
-    public UserDetails updatePassword(UserDetails user, String encoded) {
-        store.setPassword(user.getUsername(), encoded);
+    public UserDetails updatePassword(UserDetails user, @Nullable String encoded) {
+        store.setPassword(user.getUsername(), Objects.requireNonNull(encoded));
         return loadUserByUsername(user.getUsername());
     }
 
@@ -89,7 +91,7 @@ public class HostService implements UserDetailsService, UserDetailsPasswordServi
     /** Lets somebody sign in. */
     @Transactional
     public void add(String email, String name, String password, Role role) {
-        store.insert(email, name, passwords.encode(password), role, clock.instant());
+        store.insert(email, name, Objects.requireNonNull(passwords.encode(password)), role, clock.instant());
     }
 
     /**
@@ -103,7 +105,7 @@ public class HostService implements UserDetailsService, UserDetailsPasswordServi
         if (!passwords.matches(old, current.password())) {
             return Optional.empty();
         }
-        store.setPassword(current.email(), passwords.encode(fresh));
+        store.setPassword(current.email(), Objects.requireNonNull(passwords.encode(fresh)));
         return Optional.of(endSessions(current));
     }
 

@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.security.MessageDigest;
 import java.util.Base64;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 
@@ -13,18 +14,18 @@ final class LongPasswordEncoder implements PasswordEncoder {
     private final BCryptPasswordEncoder bcrypt = new BCryptPasswordEncoder();
 
     @Override
-    public String encode(CharSequence password) {
+    public @Nullable String encode(@Nullable CharSequence password) {
         return bcrypt.encode(hashed(password));
     }
 
     @Override
-    public boolean matches(CharSequence password, String encoded) {
+    public boolean matches(@Nullable CharSequence password, @Nullable String encoded) {
         return bcrypt.matches(hashed(password), encoded);
     }
 
-    private static String hashed(CharSequence password) {
+    private static String hashed(@Nullable CharSequence password) {
         try {
-            byte[] hash = MessageDigest.getInstance("SHA-256").digest(password.toString().getBytes(StandardCharsets.UTF_8));
+            byte[] hash = MessageDigest.getInstance("SHA-256").digest(String.valueOf(password).getBytes(StandardCharsets.UTF_8));
             return Base64.getEncoder().encodeToString(hash);
         } catch (GeneralSecurityException e) {
             throw new IllegalStateException(e);

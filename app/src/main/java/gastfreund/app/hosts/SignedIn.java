@@ -3,6 +3,7 @@ package gastfreund.app.hosts;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.CredentialsContainer;
 import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.userdetails.UserDetails;
@@ -15,7 +16,7 @@ final class SignedIn implements UserDetails, CredentialsContainer {
     private final String email;
     private final int epoch;
     private final Instant since;
-    private String password;
+    private @Nullable String password;
 
     SignedIn(Host host, Instant since) {
         this.email = host.email();
@@ -38,7 +39,7 @@ final class SignedIn implements UserDetails, CredentialsContainer {
     }
 
     @Override
-    public String getPassword() {
+    public @Nullable String getPassword() {
         return password;
     }
 

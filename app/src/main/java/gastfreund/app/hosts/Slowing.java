@@ -77,8 +77,9 @@ class Slowing implements DisposableBean {
     Duration pause(String email) {
         synchronized (accounts) {
             Failures failures = accounts.get(key(email));
-            boolean old = failures == null || failures.last().plus(REMEMBERED).isBefore(clock.instant());
-            if (old || failures.count() <= FREE) {
+            if (failures == null
+                    || failures.last().plus(REMEMBERED).isBefore(clock.instant())
+                    || failures.count() <= FREE) {
                 return Duration.ZERO;
             }
             return base.multipliedBy(1L << Math.min(failures.count() - FREE - 1, MOST_DOUBLINGS));

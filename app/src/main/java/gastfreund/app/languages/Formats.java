@@ -14,13 +14,20 @@ import java.time.format.FormatStyle;
 import java.util.Currency;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 import org.springframework.context.MessageSource;
+import org.springframework.ui.Model;
 
 /** How amounts, times and durations are said in one language, for one house; each page and letter has its own. */
 public final class Formats {
+
+    /** Those of a page, which every handler finds in its model. */
+    public static Formats of(Model model) {
+        return (Formats) Objects.requireNonNull(model.getAttribute("f"), "there is no house yet");
+    }
 
     /** A dash at which no line breaks. */
     private static final String TO = "\u202f–\u2060\u202f";

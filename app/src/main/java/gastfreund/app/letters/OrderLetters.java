@@ -23,6 +23,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** What guests and the house are told about orders. Every message goes into the outbox of the current transaction. */
@@ -89,7 +90,7 @@ public class OrderLetters {
     }
 
     /** A booking ended: by the guest or the host, declined, or because nobody answered. */
-    public void ended(Order order, OrderLine line, String kind, Money back, boolean tellGuest) {
+    public void ended(Order order, OrderLine line, String kind, @Nullable Money back, boolean tellGuest) {
         if (tellGuest) {
             toGuest(order, kind, List.of(line), back);
         }
@@ -116,8 +117,8 @@ public class OrderLetters {
                 f.money(transfer.amount()),
                 account.key("holder"),
                 account.key("iban"),
-                transfer.reference(),
-                f.shortDay(f.zone().dateOf(transfer.expires())));
+                transfer.atGateway(),
+                f.shortDay(f.zone().dateOf(transfer.awaitedUntil())));
         Map<String, Object> link = order.isToBeProven() && !order.standing().isEmpty()
                 ? Map.of("second", f.text("letter.transfer.prove"), "secondTo", proofAddress(order))
                 : Map.of();
@@ -192,7 +193,7 @@ public class OrderLetters {
     }
 
     /** @param back what goes back; null where money is not spoken of */
-    private void toGuest(Order order, String kind, List<OrderLine> lines, Money back) {
+    private void toGuest(Order order, String kind, List<OrderLine> lines, @Nullable Money back) {
         Formats f = speech.in(order.locale(), catalogues.catalogue());
         toGuest(order, kind, lines, back != null && back.isPositive() ? f.text("letter.back", f.money(back)) : "");
     }
@@ -223,7 +224,7 @@ public class OrderLetters {
     }
 
     /** Subjects say nothing that a guest wrote: they stand in lists and notices where nobody expects a stranger's words. */
-    private void toHosts(Order order, String kind, LetterWriter.Parts parts, String calendar) {
+    private void toHosts(Order order, String kind, LetterWriter.Parts parts, @Nullable String calendar) {
         Formats f = speech.in(Locale.ENGLISH, catalogues.catalogue());
         String subject = f.text("letter." + kind + ".subject", Long.toString(order.number()));
         for (String host : hosts.addresses()) {
@@ -249,7 +250,7 @@ public class OrderLetters {
         toGuest(order, "too-late", subject, writer.write("too-late", f.locale(), model), null);
     }
 
-    private void toGuest(Order order, String kind, String subject, LetterWriter.Parts parts, String calendar) {
+    private void toGuest(Order order, String kind, String subject, LetterWriter.Parts parts, @Nullable String calendar) {
         String to = order.contact().email();
         outbox.putForGuest(new Letter(order.id(), kind, to, subject, parts.text(), parts.html(), calendar));
     }

@@ -1,5 +1,7 @@
 package gastfreund.app.messages;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * A message to be sent.
  *
@@ -8,4 +10,4 @@ package gastfreund.app.messages;
  * @param calendar an iCalendar file to go with it; null: none
  */
 public record Letter(
-        Long order, String kind, String recipient, String subject, String text, String html, String calendar) {}
+        @Nullable Long order, String kind, String recipient, String subject, String text, String html, @Nullable String calendar) {}

@@ -3,6 +3,7 @@ package gastfreund.app.messages;
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.WorkStore;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -31,7 +32,7 @@ class OutboxStore {
                                             created_at, not_before)
                         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
                         """)
-                .params(
+                .params(Arrays.asList(
                         id,
                         letter.order(),
                         letter.kind(),
@@ -41,7 +42,7 @@ class OutboxStore {
                         letter.html(),
                         letter.calendar(),
                         now.getEpochSecond(),
-                        notBefore.getEpochSecond())
+                        notBefore.getEpochSecond()))
                 .update();
     }
 

@@ -121,6 +121,6 @@ class MovePages {
     }
 
     private OrderRows.Row row(OrderLine line, Model model) {
-        return rows.rows(List.of(line), (Formats) model.getAttribute("f")).get(0);
+        return rows.rows(List.of(line), Formats.of(model)).get(0);
     }
 }

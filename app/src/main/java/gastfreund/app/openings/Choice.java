@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriComponentsBuilder;
 
 /**
@@ -38,11 +39,11 @@ public record Choice(
         Length length,
         int units,
         Map<AddOnId, Integer> addOns,
-        StaffId staff,
-        PlaceId place,
-        LocalDate day,
-        LocalDate from,
-        Moving moving) {
+        @Nullable StaffId staff,
+        @Nullable PlaceId place,
+        @Nullable LocalDate day,
+        @Nullable LocalDate from,
+        @Nullable Moving moving) {
 
     /**
      * A booking that is to be moved or changed: its place counts as free, and the choice's addresses are those of the
@@ -90,11 +91,11 @@ public record Choice(
         return Math.max(length.minUnits(), Math.min(length.maxUnits(), wanted));
     }
 
-    private static Optional<String> id(String text) {
+    private static Optional<String> id(@Nullable String text) {
         return Optional.ofNullable(text).filter(t -> !t.isBlank());
     }
 
-    private static LocalDate date(String text) {
+    private static @Nullable LocalDate date(@Nullable String text) {
         try {
             return text == null || text.isBlank() ? null : LocalDate.parse(text);
         } catch (DateTimeException e) {
@@ -120,7 +121,7 @@ public record Choice(
 
     /** The choice of another time for a booking. */
     public static Choice moving(
-            Offer offer, int party, LengthId length, int units, Map<AddOnId, Integer> addOns, PlaceId place, Moving moving) {
+            Offer offer, int party, LengthId length, int units, Map<AddOnId, Integer> addOns, @Nullable PlaceId place, Moving moving) {
         Choice again = again(offer, party, length, units, addOns, place);
         return new Choice(offer, party, again.length, again.units, addOns, null, place, null, null, moving);
     }
@@ -131,7 +132,7 @@ public record Choice(
     }
 
     /** The same choice with the day and the first date of the ribbon that an address says. */
-    public Choice shown(String wantedDay, String wantedFrom) {
+    public Choice shown(@Nullable String wantedDay, @Nullable String wantedFrom) {
         return new Choice(
                 offer, party, length, units, addOns, staff, place, date(wantedDay), date(wantedFrom), moving);
     }
@@ -164,11 +165,11 @@ public record Choice(
         return new Choice(offer, party, length, units, quantities, staff, place, day, from, moving);
     }
 
-    public Choice withStaff(StaffId person) {
+    public Choice withStaff(@Nullable StaffId person) {
         return new Choice(offer, party, length, units, addOns, person, place, day, from, moving);
     }
 
-    public Choice withPlace(PlaceId wanted) {
+    public Choice withPlace(@Nullable PlaceId wanted) {
         return new Choice(offer, party, length, units, addOns, staff, wanted, day, from, moving);
     }
 
@@ -182,22 +183,22 @@ public record Choice(
 
     /** The choice that leads to such a booking again, whoever serves. */
     public static Choice again(
-            Offer offer, int party, LengthId length, int units, Map<AddOnId, Integer> addOns, PlaceId place) {
+            Offer offer, int party, LengthId length, int units, Map<AddOnId, Integer> addOns, @Nullable PlaceId place) {
         Length wanted = offer.length(length).orElse(offer.lengths().get(0));
         return new Choice(offer, party, wanted, unitsOf(wanted, units), addOns, null, place, null, null, null);
     }
 
     /** The page's address with this choice. */
-    public String address(String basket) {
+    public String address(@Nullable String basket) {
         return address("", basket);
     }
 
     /** Where a wish to keep a place with this choice is sent. */
-    public String keepAddress(String basket) {
+    public String keepAddress(@Nullable String basket) {
         return address("/keep", basket);
     }
 
-    private String address(String under, String basket) {
+    private String address(String under, @Nullable String basket) {
         if (moving != null && moving.onlyTime()) {
             UriComponentsBuilder uri = UriComponentsBuilder.fromPath(moving.address());
             return withDates(uri).build().toUriString();

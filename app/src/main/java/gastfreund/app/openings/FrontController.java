@@ -110,7 +110,7 @@ class FrontController {
         model.addAttribute("story", catalogue.storyOf(offer));
         model.addAttribute("panel", panels.panel(choice, links.basket()));
         model.addAttribute("keepAddress", choice.keepAddress(links.basket()));
-        model.addAttribute("terms", TermsInWords.of(offer.terms(), (Formats) model.getAttribute("f")));
+        model.addAttribute("terms", TermsInWords.of(offer.terms(), Formats.of(model)));
         return "panel".equals(fragment) ? "openings/offer :: panel" : "openings/offer";
     }
 }

@@ -8,6 +8,7 @@ import gastfreund.core.offers.Staff;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The booking panel of an offer's page. Every chip is a link to the same page with one thing changed, so that it works
@@ -21,7 +22,7 @@ public record Panel(
         Ribbon ribbon,
         List<DayLink> days,
         List<Part> parts,
-        String earlier,
+        @Nullable String earlier,
         String later) {
 
     /**
@@ -33,10 +34,10 @@ public record Panel(
      */
     public record Chips(
             Choice choice,
-            String fewer,
-            String more,
+            @Nullable String fewer,
+            @Nullable String more,
             List<LengthChip> lengths,
-            Stepper units,
+            @Nullable Stepper units,
             List<AddOnChip> addOns,
             List<StaffChip> staff,
             List<PlaceChip> places) {}
@@ -49,7 +50,7 @@ public record Panel(
      * @param fewer null where it would be too few
      * @param more null where it would be too many
      */
-    public record Stepper(int number, String fewer, String more) {}
+    public record Stepper(int number, @Nullable String fewer, @Nullable String more) {}
 
     /**
      * An add-on: chosen by one click where it is sold at most once, else counted.
@@ -57,13 +58,13 @@ public record Panel(
      * @param toggle address with it, or without it where it is chosen; null where it is counted
      * @param counted null where it is sold at most once
      */
-    public record AddOnChip(AddOn addOn, String toggle, boolean chosen, Stepper counted) {}
+    public record AddOnChip(AddOn addOn, @Nullable String toggle, boolean chosen, @Nullable Stepper counted) {}
 
     /**
      * @param person null: anyone
      * @param price null for anyone
      */
-    public record StaffChip(Staff person, Money price, String address, boolean chosen) {}
+    public record StaffChip(@Nullable Staff person, @Nullable Money price, String address, boolean chosen) {}
 
     public record PlaceChip(Place place, String address, boolean chosen) {}
 

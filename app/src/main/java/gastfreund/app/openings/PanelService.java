@@ -19,6 +19,7 @@ import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntFunction;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Makes the booking panel of an offer for a choice. */
@@ -43,7 +44,7 @@ public class PanelService {
     }
 
     /** @param basket null where there is none */
-    public Panel panel(Choice choice, String basket) {
+    public Panel panel(Choice choice, @Nullable String basket) {
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         LocalDate today = catalogue.zone().dateOf(now);
@@ -61,7 +62,7 @@ public class PanelService {
     }
 
     /** What can be chosen before the time. */
-    public Panel.Chips chips(Choice choice, String basket) {
+    public Panel.Chips chips(Choice choice, @Nullable String basket) {
         House house = catalogues.catalogue().house();
         Offer offer = choice.offer();
         return new Panel.Chips(
@@ -95,7 +96,7 @@ public class PanelService {
                 .orElse(today);
         LocalDate first = monday(opens);
         boolean shows = wanted == null || !wanted.isBefore(first) && wanted.isBefore(first.plusDays(Ribbon.DAYS));
-        LocalDate shown = shows ? first : monday(wanted);
+        LocalDate shown = wanted == null || shows ? first : monday(wanted);
         return new Shown(shown, shown.equals(thisWeek) ? near : explained(choice, shown, now));
     }
 
@@ -118,7 +119,7 @@ public class PanelService {
         return before.isBefore(monday(today)) ? monday(today) : before;
     }
 
-    private static Panel.LengthChip lengthChip(Choice choice, Length length, String basket) {
+    private static Panel.LengthChip lengthChip(Choice choice, Length length, @Nullable String basket) {
         Offer offer = choice.offer();
         Money from = choice.staff() == null
                 ? offer.fromPrice(length)
@@ -128,7 +129,7 @@ public class PanelService {
         return new Panel.LengthChip(length, whole, choice.withLength(length).address(basket), chosen);
     }
 
-    private static Panel.Stepper units(Choice choice, String basket) {
+    private static Panel.@Nullable Stepper units(Choice choice, @Nullable String basket) {
         Length length = choice.length();
         if (length.maxUnits() == 1) {
             return null;
@@ -136,7 +137,7 @@ public class PanelService {
         return stepper(choice.units(), length.minUnits(), length.maxUnits(), n -> choice.withUnits(n).address(basket));
     }
 
-    private static Panel.AddOnChip addOnChip(Choice choice, AddOn addOn, String basket) {
+    private static Panel.AddOnChip addOnChip(Choice choice, AddOn addOn, @Nullable String basket) {
         int quantity = choice.addOns().getOrDefault(addOn.id(), 0);
         IntFunction<String> address = n -> choice.withAddOn(addOn.id(), n).address(basket);
         return addOn.max() == 1
@@ -151,7 +152,7 @@ public class PanelService {
                 number < most ? address.apply(number + 1) : null);
     }
 
-    private static List<Panel.StaffChip> staffChips(Choice choice, House house, String basket) {
+    private static List<Panel.StaffChip> staffChips(Choice choice, House house, @Nullable String basket) {
         List<Panel.StaffChip> chips = new ArrayList<>();
         chips.add(new Panel.StaffChip(null, null, choice.withStaff(null).address(basket), choice.staff() == null));
         for (StaffId id : choice.offer().serving().of()) {
@@ -165,7 +166,7 @@ public class PanelService {
         return chips;
     }
 
-    private static List<Panel.PlaceChip> placeChips(Choice choice, House house, String basket) {
+    private static List<Panel.PlaceChip> placeChips(Choice choice, House house, @Nullable String basket) {
         List<Panel.PlaceChip> chips = new ArrayList<>();
         for (PlaceId id : choice.offer().places()) {
             boolean chosen = id.equals(choice.place());
@@ -174,7 +175,7 @@ public class PanelService {
         return chips;
     }
 
-    private static List<Panel.DayLink> dayLinks(Choice choice, Ribbon ribbon, String basket) {
+    private static List<Panel.DayLink> dayLinks(Choice choice, Ribbon ribbon, @Nullable String basket) {
         List<Panel.DayLink> links = new ArrayList<>();
         LocalDate first = ribbon.days().get(0).date();
         int x = 0;

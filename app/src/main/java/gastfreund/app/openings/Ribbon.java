@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The ribbon of days: five weeks, each date with how much is open and its lowest price, or why nothing is.
@@ -38,7 +39,7 @@ public record Ribbon(List<Day> days, Day selected) {
      * @param lowest null where nothing is open
      * @param why null where something is open
      */
-    public record Day(LocalDate date, List<Slot> slots, int height, Money lowest, Why why) {
+    public record Day(LocalDate date, List<Slot> slots, int height, @Nullable Money lowest, @Nullable Why why) {
 
         public boolean isOpen() {
             return !slots.isEmpty();
@@ -54,14 +55,14 @@ public record Ribbon(List<Day> days, Day selected) {
      *
      * @param wanted the date to select; null or not among the dates: the first with an opening
      */
-    static Ribbon of(Answer explanation, LocalDate first, LocalDate wanted, House house) {
+    static Ribbon of(Answer explanation, LocalDate first, @Nullable LocalDate wanted, House house) {
         HouseZone zone = house.zone();
         Map<LocalDate, List<Answer.Entry>> byDate = new TreeMap<>();
         for (int i = 0; i < DAYS; i++) {
             byDate.put(first.plusDays(i), new ArrayList<>());
         }
         for (Answer.Entry entry : explanation.entries()) {
-            byDate.get(zone.dateOf(entry.time().start())).add(entry);
+            byDate.computeIfAbsent(zone.dateOf(entry.time().start()), d -> new ArrayList<>()).add(entry);
         }
         int most = byDate.values().stream().mapToInt(Ribbon::openIn).max().orElse(0);
         List<Day> days = new ArrayList<>();

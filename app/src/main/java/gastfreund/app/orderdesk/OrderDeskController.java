@@ -80,7 +80,7 @@ class OrderDeskController {
     String order(@PathVariable long number, Model model) {
         Order order = orders.byNumberAsked(number);
         model.addAttribute("order", order);
-        model.addAttribute("rows", pages.rows(order.lines(), (Formats) model.getAttribute("f")));
+        model.addAttribute("rows", pages.rows(order.lines(), Formats.of(model)));
         model.addAttribute("goods", pages.goods(order));
         model.addAttribute("payments", payments.ofOrder(order.id()));
         model.addAttribute("paid", orders.paid(order));

@@ -12,6 +12,7 @@ import gastfreund.app.payments.PaymentSteps;
 import gastfreund.app.rounds.Rounds;
 import gastfreund.app.rounds.Stuck;
 import java.time.Clock;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -35,7 +36,7 @@ class TransferDeskController {
      *
      * @param order null where it is about none
      */
-    record Hanging(Stuck stuck, Order order) {}
+    record Hanging(Stuck stuck, @Nullable Order order) {}
 
     /** A refund that is to be sent. */
     record ToSend(HandBack refund, Order order) {}

@@ -7,6 +7,7 @@ import gastfreund.app.journal.JournalStore;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.BookingSteps;
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Takes the steps of bookings, refuses those that are not allowed, and keeps each with who, when and why. */

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.server.ResponseStatusException;
 
@@ -56,7 +57,7 @@ public record Order(
     }
 
     /** The line of a booking; empty where it is not of this order. */
-    public Optional<OrderLine> line(BookingId booking) {
+    public Optional<OrderLine> line(@Nullable BookingId booking) {
         return lines.stream().filter(l -> l.booking().equals(booking)).findFirst();
     }
 

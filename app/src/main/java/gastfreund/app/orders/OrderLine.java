@@ -7,6 +7,7 @@ import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.Sold;
 import java.time.Instant;
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A line of an order: what is reserved, and what it was sold as and cost when it was placed.
@@ -22,7 +23,7 @@ import java.time.LocalDate;
 public record OrderLine(
         Reserved reserved,
         BookingStatus status,
-        Instant expires,
+        @Nullable Instant expires,
         Money discount,
         Money covered,
         Money total,
@@ -33,7 +34,7 @@ public record OrderLine(
         Money paid,
         Money dueNow,
         Money balance,
-        LocalDate balanceDue,
+        @Nullable LocalDate balanceDue,
         Sold sold)
         implements Reservation {
 
@@ -60,6 +61,11 @@ public record OrderLine(
     /** What is kept of a no-show beyond what was paid is not collected ({@code docs/money.md}, "Terms"). */
     private boolean isCollected() {
         return status != BookingStatus.NO_SHOW;
+    }
+
+    /** Whether its place is kept without having been booked. */
+    public boolean isHeld(Instant now) {
+        return status == BookingStatus.HELD && expires != null && expires.isAfter(now);
     }
 
     /** Whether it can still be cancelled. */

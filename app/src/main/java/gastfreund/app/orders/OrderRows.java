@@ -16,6 +16,7 @@ import gastfreund.core.orders.Sold;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Lines of orders as pages and messages show them. */
@@ -43,14 +44,14 @@ public class OrderRows {
             String directions,
             List<GivenAnswer> answers,
             List<String> terms,
-            Instant freeUntil) {}
+            @Nullable Instant freeUntil) {}
 
     /**
      * A voucher or a pass of an order.
      *
      * @param prepaid null before the money has come
      */
-    public record Bought(Goods goods, Prepaid prepaid) {}
+    public record Bought(Goods goods, @Nullable Prepaid prepaid) {}
 
     private final CatalogueService catalogues;
     private final AnswerStore answers;
@@ -76,7 +77,7 @@ public class OrderRows {
     /** The vouchers and passes of an order. */
     public List<Bought> goods(Order order) {
         return prepaid.goodsOfOrder(order.id()).stream()
-                .map(g -> new Bought(g, g.isIssued() ? prepaid.byId(g.prepaid()) : null))
+                .map(g -> new Bought(g, g.prepaid() == null ? null : prepaid.byId(g.prepaid())))
                 .toList();
     }
 
@@ -95,7 +96,7 @@ public class OrderRows {
     }
 
     /** What an earlier move has kept is kept whenever the guest cancels. */
-    private static Instant freeUntil(OrderLine line, Instant now) {
+    private static @Nullable Instant freeUntil(OrderLine line, Instant now) {
         boolean kept = line.floor().isPositive() || line.visitsKept();
         return kept ? null : line.sold().terms().freeUntil(line.time().startInstant()).filter(now::isBefore).orElse(null);
     }

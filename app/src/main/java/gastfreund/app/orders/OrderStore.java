@@ -12,9 +12,12 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Repository;
@@ -34,13 +37,13 @@ public class OrderStore {
     /** @param promoCode the code that lowered the price; null where none did */
     public long insert(
             String token,
-            String basket,
+            @Nullable String basket,
             Contact contact,
             Locale locale,
             OrderStatus status,
             Money total,
             Money dueNow,
-            String promoCode,
+            @Nullable String promoCode,
             Instant now) {
         GeneratedKeyHolder key = new GeneratedKeyHolder();
         jdbc.sql(
@@ -66,7 +69,7 @@ public class OrderStore {
                 .param("promoCode", promoCode)
                 .param("now", now.getEpochSecond())
                 .update(key);
-        return key.getKey().longValue();
+        return Objects.requireNonNull(key.getKey()).longValue();
     }
 
     public void insertLine(long order, int line, BookingId booking, Quote.QuotedLine quoted, Sold sold) {
@@ -76,7 +79,7 @@ public class OrderStore {
                                                  balance, balance_due, covered, sold)
                         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
                         """)
-                .params(
+                .params(Arrays.asList(
                         order,
                         line,
                         booking.value(),
@@ -88,7 +91,7 @@ public class OrderStore {
                         quoted.balance().minor(),
                         quoted.balanceDue() == null ? null : quoted.balanceDue().toString(),
                         quoted.covered().minor(),
-                        SoldFile.written(sold).toString())
+                        SoldFile.written(sold).toString()))
                 .update();
     }
 

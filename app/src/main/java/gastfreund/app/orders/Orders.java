@@ -57,11 +57,6 @@ public class Orders {
         return byId(order.id());
     }
 
-    /** Several orders, in this order. */
-    public List<Order> byIds(List<Long> ids) {
-        return ids.stream().flatMap(id -> store.byId(id).stream()).toList();
-    }
-
     public Optional<Order> byNumber(long number) {
         return store.byNumber(number);
     }

@@ -1,5 +1,8 @@
 package gastfreund.app.pages;
 
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.util.UriComponentsBuilder;
 
 /**
@@ -8,7 +11,16 @@ import org.springframework.web.util.UriComponentsBuilder;
  *
  * @param basket the token of the guest's basket; null: none yet
  */
-public record Links(String basket) {
+public record Links(@Nullable String basket) {
+
+    /** @throws ResponseStatusException 404, where the address names no basket that there is */
+    public String basketAsked() {
+        if (basket == null) {
+            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
+        }
+        return basket;
+    }
+
 
     public String house() {
         return with("/");

@@ -125,7 +125,7 @@ public class Balances {
                 .map(Payment::id)
                 .findFirst()
                 .orElseGet(() -> wanted(order, line));
-        return Optional.of(paying.atGateway(order, payment).payUrl());
+        return Optional.of(paying.atGateway(order, payment).payAddress());
     }
 
     private String wanted(Order order, OrderLine line) {

@@ -29,6 +29,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -86,7 +87,7 @@ public class OrderPayments {
      * @return the payment
      * @throws GatewayException where the house has switched on no way to pay
      */
-    public String want(Order order, String way, Money amount) {
+    public String want(Order order, @Nullable String way, Money amount) {
         return payments.want(order.id(), chosen(ways(order), way), amount, isAuthorisedFirst(order));
     }
 
@@ -104,7 +105,7 @@ public class OrderPayments {
     }
 
     /** Whether so many places more would wait for a transfer that one guest cannot let wait. */
-    public boolean isTooMany(String way, String email, String visitor, int places) {
+    public boolean isTooMany(@Nullable String way, String email, String visitor, int places) {
         boolean transfer = gateways.offered().stream().anyMatch(g -> g.name().equals(way) && g.isTransfer());
         return transfer && places > 0 && isTooMany(email, visitor, places, 0);
     }
@@ -127,7 +128,7 @@ public class OrderPayments {
     }
 
     /** @throws GatewayException where nothing can be chosen */
-    private static Gateway chosen(List<Gateway> ways, String name) {
+    private static Gateway chosen(List<Gateway> ways, @Nullable String name) {
         return ways.stream()
                 .filter(g -> g.name().equals(name))
                 .findFirst()
@@ -150,12 +151,12 @@ public class OrderPayments {
      * @return empty where nothing is to be paid, or the places are no longer kept
      * @throws GatewayException where the gateway cannot be reached
      */
-    public Optional<String> payAddress(Order order, String way, Visitor visitor) {
+    public Optional<String> payAddress(Order order, @Nullable String way, Visitor visitor) {
         payments.askAbout(order.id());
         Order current = store.byId(order.id()).orElseThrow();
         Instant now = clock.instant();
         boolean kept = current.lines().stream()
-                .allMatch(l -> l.status() != BookingStatus.HELD || l.expires().isAfter(now));
+                .allMatch(l -> l.status() != BookingStatus.HELD || l.isHeld(now));
         if (!kept || current.status() == OrderStatus.LAPSED || !unpaid(current).isPositive()) {
             return Optional.empty();
         }
@@ -171,10 +172,10 @@ public class OrderPayments {
                 .filter(p -> p.state().isOpen() && (way == null || p.gateway().equals(way)))
                 .findFirst()
                 .orElseGet(() -> wanted(current, way));
-        return Optional.of(goTo(current, wanted).payUrl());
+        return Optional.of(goTo(current, wanted).payAddress());
     }
 
-    private Payment wanted(Order order, String way) {
+    private Payment wanted(Order order, @Nullable String way) {
         return payments.find(transaction.execute(s -> want(order, way, unpaid(order)))).orElseThrow();
     }
 
@@ -200,7 +201,7 @@ public class OrderPayments {
     private Instant keptUntil(Order order, Payment payment) {
         Instant first = clock.instant().plus(UNPROVEN);
         boolean waits = payment.isTransfer() && order.proof() != Order.Proof.GIVEN;
-        return waits && first.isBefore(payment.expires()) ? first : payment.expires();
+        return waits && first.isBefore(payment.awaitedUntil()) ? first : payment.awaitedUntil();
     }
 
     /**

@@ -239,7 +239,7 @@ public class Outcomes {
     }
 
     private boolean isToBeHad(OrderLine line, Instant now) {
-        boolean held = line.status() == BookingStatus.HELD && line.expires().isAfter(now);
+        boolean held = line.isHeld(now);
         return held
                 || line.time().startInstant().isAfter(now)
                         && promises.isToBeHad(line.reserved(), line.sold(), now);

@@ -6,6 +6,7 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Currency;
+import org.jspecify.annotations.Nullable;
 
 /** A place where payments are made, as the application sees it. */
 public interface Gateway {
@@ -60,7 +61,7 @@ public interface Gateway {
      * @param expires until when they can
      * @param sum what it is for; null where the gateway does not know, as a bank account
      */
-    record Told(String reference, PaymentState state, String reason, String payUrl, Instant expires, Sum sum) {
+    record Told(String reference, PaymentState state, String reason, String payUrl, Instant expires, @Nullable Sum sum) {
 
         /** Whether it speaks of the sum that was asked for, or of none. */
         boolean isFor(Sum asked) {

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -29,8 +30,8 @@ public class Gateways implements Origins {
     private final Settings settings;
     private final TransactionTemplate transaction;
     private final Clock clock;
-    private volatile Map<String, Gateway> made;
-    private volatile String origins;
+    private volatile @Nullable Map<String, Gateway> made;
+    private volatile @Nullable String origins;
 
     Gateways(
             GatewayStore store,

@@ -4,6 +4,8 @@ import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingId;
 import gastfreund.core.orders.PaymentState;
 import java.time.Instant;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A payment in our books.
@@ -20,9 +22,9 @@ import java.time.Instant;
 public record Payment(
         String id,
         long order,
-        BookingId booking,
+        @Nullable BookingId booking,
         String gateway,
-        String reference,
+        @Nullable String reference,
         Money amount,
         boolean captureLater,
         Money captured,
@@ -30,10 +32,10 @@ public record Payment(
         Money refunded,
         PaymentState state,
         String reason,
-        String prepaid,
-        String payUrl,
+        @Nullable String prepaid,
+        @Nullable String payUrl,
         Instant created,
-        Instant expires,
+        @Nullable Instant expires,
         String oddity) {
 
     /** The name of what is paid on the spot, where no gateway has to do with it. */
@@ -83,5 +85,25 @@ public record Payment(
     /** Whether it comes to the house's bank account, and goes back from there. */
     public boolean isTransfer() {
         return gateway.endsWith(GatewayAccount.Kind.TRANSFER.code());
+    }
+
+    /** The voucher that it was made with, where it was. */
+    public String voucher() {
+        return Objects.requireNonNull(prepaid, "not made with a voucher");
+    }
+
+    /** Its name at the gateway, where it was made. */
+    public String atGateway() {
+        return Objects.requireNonNull(reference, "not made at the gateway yet");
+    }
+
+    /** Where the guest pays it, once it was made. */
+    public String payAddress() {
+        return Objects.requireNonNull(payUrl, "not made at the gateway yet");
+    }
+
+    /** Until when the gateway waits for it, once it was made. */
+    public Instant awaitedUntil() {
+        return Objects.requireNonNull(expires, "not made at the gateway yet");
     }
 }

@@ -12,6 +12,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
@@ -74,7 +75,7 @@ public class PaymentService {
         return insert(order, booking, gateway.name(), amount, false);
     }
 
-    private String insert(long order, BookingId booking, String at, Money amount, boolean captureLater) {
+    private String insert(long order, @Nullable BookingId booking, String at, Money amount, boolean captureLater) {
         String id = tokens.next();
         store.insert(id, order, booking, at, amount, captureLater, clock.instant());
         return id;
@@ -101,7 +102,7 @@ public class PaymentService {
      * @param booking the booking whose balance it pays; null where it pays what is due with the order
      * @param parts how much it pays for each booking; nothing where it is nothing
      */
-    public void recordVoucher(long order, BookingId booking, String voucher, Map<BookingId, Money> parts) {
+    public void recordVoucher(long order, @Nullable BookingId booking, String voucher, Map<BookingId, Money> parts) {
         Money amount = Money.sum(parts.values());
         if (!amount.isPositive()) {
             return;

@@ -15,6 +15,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -58,14 +59,14 @@ public class PaymentSteps {
     public void refund(Payment payment, Money amount, String why) {
         if (payment.isVoucher()) {
             account(payment, Step.Kind.REFUND, amount);
-            prepaid.giveBack(payment.prepaid(), payment.order(), amount, why);
+            prepaid.giveBack(payment.voucher(), payment.order(), amount, why);
             return;
         }
         step(payment, Step.Kind.REFUND, null, amount, why);
     }
 
     /** Decides to take what was authorised for a booking. */
-    public void capture(Payment payment, BookingId booking, Money amount) {
+    public void capture(Payment payment, @Nullable BookingId booking, Money amount) {
         step(payment, Step.Kind.CAPTURE, booking, amount, "");
     }
 
@@ -74,7 +75,7 @@ public class PaymentSteps {
         step(payment, Step.Kind.RELEASE, null, amount, why);
     }
 
-    private void step(Payment payment, Step.Kind kind, BookingId booking, Money amount, String why) {
+    private void step(Payment payment, Step.Kind kind, @Nullable BookingId booking, Money amount, String why) {
         store.insertStep(new Step(tokens.next(), payment.id(), kind, booking, amount), why, clock.instant());
     }
 
@@ -97,7 +98,7 @@ public class PaymentSteps {
         for (Payment payment : payments.values()) {
             PaymentStore.Part part = parts.get(payment.id());
             Money piece = part == null ? Money.ZERO : left.atMost(part.left()).atMost(refundable(payment));
-            if (piece.isPositive()) {
+            if (part != null && piece.isPositive()) {
                 store.refundPart(part, piece);
                 through = through.plus(giveBack(payment, piece, why));
                 left = left.minus(piece);
@@ -180,9 +181,9 @@ public class PaymentSteps {
         String key = step.kind().code() + "-" + step.id();
         Gateway gateway = gateways.byName(payment.gateway());
         switch (step.kind()) {
-            case CAPTURE -> gateway.capture(key, payment.reference(), step.amount());
-            case RELEASE -> gateway.release(key, payment.reference(), step.amount());
-            case REFUND -> gateway.refund(key, payment.reference(), step.amount());
+            case CAPTURE -> gateway.capture(key, payment.atGateway(), step.amount());
+            case RELEASE -> gateway.release(key, payment.atGateway(), step.amount());
+            case REFUND -> gateway.refund(key, payment.atGateway(), step.amount());
         }
         transaction.executeWithoutResult(status -> carriedOut(step, Actor.GATEWAY));
     }

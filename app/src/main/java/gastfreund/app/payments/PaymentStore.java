@@ -9,9 +9,11 @@ import gastfreund.core.orders.PaymentState;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -25,20 +27,20 @@ class PaymentStore implements Attention {
         this.jdbc = jdbc;
     }
 
-    void insert(String id, long order, BookingId booking, String gateway, Money amount, boolean later, Instant now) {
+    void insert(String id, long order, @Nullable BookingId booking, String gateway, Money amount, boolean later, Instant now) {
         jdbc.sql(
                         """
                         INSERT INTO payments (id, order_id, booking, gateway, amount, capture, state, created_at)
                         VALUES (?, ?, ?, ?, ?, ?, 'created', ?)
                         """)
-                .params(
+                .params(Arrays.asList(
                         id,
                         order,
                         booking == null ? null : booking.value(),
                         gateway,
                         amount.minor(),
                         later ? "later" : "now",
-                        now.getEpochSecond())
+                        now.getEpochSecond()))
                 .update();
     }
 
@@ -210,14 +212,14 @@ class PaymentStore implements Attention {
     /** Notes what is to be done at the gateway. */
     void insertStep(Step step, String why, Instant now) {
         jdbc.sql("INSERT INTO payment_steps (id, payment, kind, booking, amount, why, asked_at) VALUES (?, ?, ?, ?, ?, ?, ?)")
-                .params(
+                .params(Arrays.asList(
                         step.id(),
                         step.payment(),
                         step.kind().code(),
                         step.booking() == null ? null : step.booking().value(),
                         step.amount().minor(),
                         why,
-                        now.getEpochSecond())
+                        now.getEpochSecond()))
                 .update();
     }
 

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -34,7 +35,7 @@ class WayDeskController {
     }
 
     /** @param form what was sent and is wrong; null: nothing was */
-    private String show(AccountForm form, Model model) {
+    private String show(@Nullable AccountForm form, Model model) {
         List<AccountForm> forms = new ArrayList<>();
         for (GatewayAccount account : gateways.accounts()) {
             boolean sent = form != null && form.account().name().equals(account.name());

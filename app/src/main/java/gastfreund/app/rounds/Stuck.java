@@ -1,6 +1,7 @@
 package gastfreund.app.rounds;
 
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something that was tried again and again in vain, and is still tried.
@@ -9,4 +10,4 @@ import java.time.Instant;
  * @param order the order it is about; null where it is about none
  * @param error what was said the last time
  */
-public record Stuck(String kind, String subject, Long order, int tries, Instant since, Instant next, String error) {}
+public record Stuck(String kind, String subject, @Nullable Long order, int tries, Instant since, Instant next, String error) {}

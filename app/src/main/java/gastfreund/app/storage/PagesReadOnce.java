@@ -2,6 +2,7 @@ package gastfreund.app.storage;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.transaction.TransactionStatus;
@@ -46,7 +47,7 @@ class PagesReadOnce implements WebMvcConfigurer, AsyncHandlerInterceptor {
     }
 
     @Override
-    public void postHandle(HttpServletRequest request, HttpServletResponse response, Object handler, ModelAndView view) {
+    public void postHandle(HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView view) {
         end(request);
     }
 
@@ -57,7 +58,7 @@ class PagesReadOnce implements WebMvcConfigurer, AsyncHandlerInterceptor {
 
     @Override
     public void afterCompletion(
-            HttpServletRequest request, HttpServletResponse response, Object handler, Exception thrown) {
+            HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception thrown) {
         end(request);
     }
 

@@ -14,6 +14,7 @@ import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import org.apache.tomcat.util.http.InvalidParameterException;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.util.unit.DataSize;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -89,7 +90,7 @@ final class Sizes extends OncePerRequestFilter {
 
     private static final class Counted extends HttpServletRequestWrapper {
 
-        private ServletInputStream stream;
+        private @Nullable ServletInputStream stream;
 
         Counted(HttpServletRequest request) {
             super(request);

@@ -4,6 +4,7 @@ import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
 import gastfreund.core.money.Percent;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A voucher or a pass in a basket or an order, as it was sold.
@@ -26,7 +27,7 @@ public record Goods(
         int months,
         String recipient,
         String greeting,
-        String prepaid,
+        @Nullable String prepaid,
         boolean returned) {
 
     public boolean isIssued() {

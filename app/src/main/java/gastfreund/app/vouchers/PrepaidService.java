@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /**
@@ -146,7 +147,7 @@ public class PrepaidService {
      * @param booking the booking that is paid; null where it is none alone
      * @throws IllegalStateException where there is not so much left
      */
-    public void take(Prepaid prepaid, long order, BookingId booking, long amount) {
+    public void take(Prepaid prepaid, long order, @Nullable BookingId booking, long amount) {
         if (!store.use(prepaid.id(), order, booking, amount, "", clock.instant())) {
             throw new IllegalStateException("there is not so much left of " + prepaid.id());
         }
@@ -157,11 +158,6 @@ public class PrepaidService {
         if (!store.use(voucher, order, null, -amount.minor(), why, clock.instant())) {
             throw new IllegalStateException("more is to go back onto " + voucher + " than was taken of it");
         }
-    }
-
-    /** Whether a pass pays for a booking. */
-    public boolean coversBooking(BookingId booking) {
-        return store.visitsOf(booking).isPresent();
     }
 
     /** The pass that pays for a booking; empty where none does. */
@@ -181,7 +177,7 @@ public class PrepaidService {
      * @return false where something of it was used, or it was taken back before
      */
     public boolean takeBack(Goods goods, long order, String why) {
-        if (goods.returned() || !goods.isIssued()) {
+        if (goods.returned() || goods.prepaid() == null) {
             return false;
         }
         Prepaid prepaid = byId(goods.prepaid());

@@ -10,12 +10,14 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import tools.jackson.databind.node.ArrayNode;
@@ -86,7 +88,7 @@ class PrepaidStore {
      *
      * @return false where there is not so much left
      */
-    boolean use(String prepaid, long order, BookingId booking, long amount, String why, Instant now) {
+    boolean use(String prepaid, long order, @Nullable BookingId booking, long amount, String why, Instant now) {
         boolean enough = jdbc.sql("UPDATE prepaid SET rest = rest - :amount WHERE id = :id AND rest >= :amount AND rest - :amount <= worth")
                         .param("amount", amount)
                         .param("id", prepaid)
@@ -94,7 +96,7 @@ class PrepaidStore {
                 > 0;
         if (enough) {
             jdbc.sql("INSERT INTO prepaid_uses (prepaid, order_id, booking, amount, at, why) VALUES (?, ?, ?, ?, ?, ?)")
-                    .params(prepaid, order, booking == null ? null : booking.value(), amount, now.getEpochSecond(), why)
+                    .params(Arrays.asList(prepaid, order, booking == null ? null : booking.value(), amount, now.getEpochSecond(), why))
                     .update();
         }
         return enough;

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One set of hours: weekly windows and exceptions by date ({@code docs/openings.md}, "Hours"). The last exception in
@@ -19,11 +20,11 @@ public final class Schedule {
     private static final Window ALL_DAY = Window.of(0, 1440);
     private static final Schedule ALWAYS = new Schedule(null, List.of());
 
-    private final List<WeeklyWindow> weekly;
+    private final @Nullable List<WeeklyWindow> weekly;
     private final List<HoursException> exceptions;
     private final List<List<Window>> byWeekday;
 
-    private Schedule(List<WeeklyWindow> weekly, List<HoursException> exceptions) {
+    private Schedule(@Nullable List<WeeklyWindow> weekly, List<HoursException> exceptions) {
         this.weekly = weekly == null ? null : List.copyOf(weekly);
         this.exceptions = List.copyOf(exceptions);
         this.byWeekday = Arrays.stream(DayOfWeek.values()).map(this::weeklyWindows).toList();

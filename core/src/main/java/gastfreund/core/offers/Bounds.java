@@ -3,6 +3,7 @@ package gastfreund.core.offers;
 import gastfreund.core.time.Minutes;
 import java.time.LocalDate;
 import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How soon, how far ahead, between which dates and how often an offer can be booked by guests.
@@ -17,8 +18,8 @@ import java.util.OptionalInt;
 public record Bounds(
         Minutes notice,
         OptionalInt horizonDays,
-        LocalDate seasonFrom,
-        LocalDate seasonTo,
+        @Nullable LocalDate seasonFrom,
+        @Nullable LocalDate seasonTo,
         OptionalInt perDay,
         OptionalInt minutesPerDay) {
 

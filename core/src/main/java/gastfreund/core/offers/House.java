@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The business that sells time, with all that it sells and needs: what a query about openings is asked of, apart from
@@ -63,11 +64,11 @@ public final class House {
             boolean known = house.places.keySet().containsAll(offer.places())
                     && house.staff.keySet().containsAll(offer.serving().of())
                     && offer.uses().stream().allMatch(u -> house.resources.containsKey(u.resource()))
-                    && (!offer.hasTimetable() || house.hasAllOf(offer, offer.timetable()));
+                    && house.hasAllOf(offer);
             if (!known) {
                 throw new IllegalArgumentException("offer " + offer.id() + " names what the house does not have");
             }
-            if (offer.hasTimetable() && offer.timetable().clashes(zone)) {
+            if (offer.timetable() != null && offer.timetable().clashes(zone)) {
                 throw new IllegalArgumentException(
                         "offer " + offer.id() + " has two sessions at one start and place");
             }
@@ -88,8 +89,8 @@ public final class House {
                 List.copyOf(resources.values()), all);
     }
 
-    private boolean hasAllOf(Offer offer, Timetable timetable) {
-        return timetable.entries().stream()
+    private boolean hasAllOf(Offer offer) {
+        return offer.entries().stream()
                 .allMatch(e -> staff.keySet().containsAll(e.staff())
                         && (e.place() == null || places.containsKey(e.place()))
                         && offer.lengths().contains(e.length()));
@@ -156,7 +157,7 @@ public final class House {
         return known(resources.get(id), id);
     }
 
-    private static <T> T known(T thing, Object id) {
+    private static <T> T known(@Nullable T thing, Object id) {
         if (thing == null) {
             throw new IllegalArgumentException("the house has no " + id);
         }

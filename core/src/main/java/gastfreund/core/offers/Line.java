@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What one booking of an offer is priced by ({@code docs/money.md}, "A line").
@@ -25,7 +26,7 @@ public record Line(
         Map<AddOnId, Integer> addOns,
         long start,
         List<StaffId> staff,
-        PlaceId place,
+        @Nullable PlaceId place,
         Instant now,
         HouseZone zone) {
 

@@ -9,6 +9,7 @@ import gastfreund.core.time.Minutes;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A service sold as a bookable product ({@code docs/openings.md}, {@code docs/house-format.md}).
@@ -29,7 +30,7 @@ public record Offer(
         List<Length> lengths,
         Basis basis,
         Starts starts,
-        Timetable timetable,
+        @Nullable Timetable timetable,
         Minutes prep,
         Minutes reset,
         Sharing sharing,
@@ -37,7 +38,7 @@ public record Offer(
         Serving serving,
         List<Use> uses,
         List<PlaceId> places,
-        Schedule hours,
+        @Nullable Schedule hours,
         Bounds bounds,
         Confirm confirm,
         boolean contested,
@@ -102,9 +103,14 @@ public record Offer(
         return timetable != null;
     }
 
+    /** The entries of its timetable; none in mode {@code open}. */
+    public List<Timetable.Entry> entries() {
+        return timetable == null ? List.of() : timetable.entries();
+    }
+
     /** Whether a person can serve it; in a timetable, an entry's. */
     public boolean servedBy(StaffId person) {
-        return hasTimetable()
+        return timetable != null
                 ? timetable.entries().stream().anyMatch(e -> e.staff().contains(person))
                 : serving.of().contains(person);
     }
@@ -112,7 +118,7 @@ public record Offer(
     /** Whether it can happen at a place; in a timetable, an entry's too. */
     public boolean isAt(PlaceId place) {
         return places.contains(place)
-                || hasTimetable() && timetable.entries().stream().anyMatch(e -> place.equals(e.place()));
+                || entries().stream().anyMatch(e -> place.equals(e.place()));
     }
 
     public Optional<Length> length(LengthId wanted) {
@@ -124,7 +130,7 @@ public record Offer(
     }
 
     /** The place named, else the offer's first; null where it has none. */
-    public PlaceId placeOr(PlaceId named) {
+    public @Nullable PlaceId placeOr(@Nullable PlaceId named) {
         return named != null || places.isEmpty() ? named : places.get(0);
     }
 

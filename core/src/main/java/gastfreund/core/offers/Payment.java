@@ -3,6 +3,7 @@ package gastfreund.core.offers;
 import gastfreund.core.money.Money;
 import gastfreund.core.money.Percent;
 import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
 
 /**
  * When an offer is paid ({@code docs/money.md}, steps 10 and 11).
@@ -10,7 +11,7 @@ import java.util.OptionalInt;
  * @param deposit only with {@code DEPOSIT}, else null
  * @param balanceDaysBefore days before the start's date on which the balance falls due; empty: on the spot
  */
-public record Payment(When when, Deposit deposit, OptionalInt balanceDaysBefore) {
+public record Payment(When when, @Nullable Deposit deposit, OptionalInt balanceDaysBefore) {
 
     /** When a line is paid. */
     public enum When {

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.OptionalInt;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Changes a unit's price where all its conditions hold ({@code docs/money.md}, step 2). A set that is empty, a null and
@@ -26,8 +27,8 @@ public record PriceRule(
         OptionalInt from,
         OptionalInt to,
         Set<DayOfWeek> days,
-        LocalDate firstDate,
-        LocalDate lastDate,
+        @Nullable LocalDate firstDate,
+        @Nullable LocalDate lastDate,
         Range hoursAhead,
         Range party,
         Set<StaffId> staff,

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Sessions at times the host fixed beforehand ({@code docs/openings.md}, "Mode timetable").
@@ -24,7 +25,7 @@ public record Timetable(List<Entry> entries) {
      * @param place null where the offer has none
      * @param seats persons in one session; empty: as many as the offer has
      */
-    public record Entry(Recurrence times, Length length, List<StaffId> staff, PlaceId place, OptionalInt seats) {
+    public record Entry(Recurrence times, Length length, List<StaffId> staff, @Nullable PlaceId place, OptionalInt seats) {
 
         public Entry {
             staff = List.copyOf(staff);
@@ -59,7 +60,7 @@ public record Timetable(List<Entry> entries) {
         return entries.stream().mapToInt(e -> e.seats().orElse(0)).max().orElse(0);
     }
 
-    private record Occasion(long start, PlaceId place) {}
+    private record Occasion(long start, @Nullable PlaceId place) {}
 
     /** Whether two sessions start at one moment and place within two years of the first. */
     public boolean clashes(HouseZone zone) {

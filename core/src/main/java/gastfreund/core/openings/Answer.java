@@ -4,6 +4,7 @@ import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.time.Interval;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The answer to a query: why it was refused, or each candidate with its options.
@@ -11,7 +12,7 @@ import java.util.List;
  * @param refusal null unless the query does not fit the offer
  * @param entries by start, then end
  */
-public record Answer(Refusal refusal, List<Entry> entries) {
+public record Answer(@Nullable Refusal refusal, List<Entry> entries) {
 
     public Answer {
         entries = List.copyOf(entries);
@@ -39,7 +40,7 @@ public record Answer(Refusal refusal, List<Entry> entries) {
      *
      * @param place null where the offer has none
      */
-    public record Judged(List<StaffId> staff, PlaceId place, Verdict verdict) {
+    public record Judged(List<StaffId> staff, @Nullable PlaceId place, Verdict verdict) {
 
         public boolean isOpen() {
             return verdict instanceof Verdict.Open;

@@ -1,5 +1,7 @@
 package gastfreund.core.openings;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * One option at one start, about to be judged.
  *
@@ -8,4 +10,4 @@ package gastfreund.core.openings;
  * @param day the start's date, as an index of the situation's days
  * @param joined the session it would join; null where it begins one
  */
-record Attempt(Option option, long start, long end, int day, Session joined) {}
+record Attempt(Option option, long start, long end, int day, @Nullable Session joined) {}

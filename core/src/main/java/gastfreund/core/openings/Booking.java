@@ -8,6 +8,7 @@ import gastfreund.core.time.Minutes;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One guest's place in one session ({@code docs/openings.md}, "Commitments").
@@ -26,10 +27,10 @@ public record Booking(
         long start,
         Minutes minutes,
         List<StaffId> staff,
-        PlaceId place,
+        @Nullable PlaceId place,
         int party,
         BookingStatus status,
-        Instant expires,
+        @Nullable Instant expires,
         Map<AddOnId, Integer> addOns) {
 
     /** @throws IllegalArgumentException where a hold has no end, or nobody comes */
@@ -48,7 +49,7 @@ public record Booking(
     public boolean isLive(Instant now) {
         return switch (status) {
             case REQUESTED, CONFIRMED, COMPLETED, NO_SHOW -> true;
-            case HELD -> expires.isAfter(now);
+            case HELD -> expires != null && expires.isAfter(now);
             case CANCELLED, DECLINED, LAPSED -> false;
         };
     }

@@ -8,6 +8,7 @@ import gastfreund.core.time.IntervalSet;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.stream.IntStream;
 
 /** The candidate starts of a situation ({@code docs/openings.md}, "Candidate starts" and "Mode timetable"), ascending. */
@@ -22,7 +23,7 @@ final class Candidates {
         if (situation.offer.hasTimetable()) {
             Query query = situation.demand.query();
             return situation.options.stream()
-                    .map(option -> occurrences(situation, option.way().entry(), query))
+                    .map(option -> occurrences(situation, Objects.requireNonNull(option.way().entry()), query))
                     .toList();
         }
         Starts starts = situation.offer.starts();

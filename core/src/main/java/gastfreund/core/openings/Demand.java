@@ -11,6 +11,7 @@ import gastfreund.core.time.Minutes;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A query that fits its offer, with what it leaves open filled in.
@@ -29,7 +30,7 @@ record Demand(Query query, Offer offer, Minutes longest, List<Way> ways) {
      * @param entry of the timetable; null in mode {@code open}
      */
     record Way(
-            List<StaffId> staff, PlaceId place, Length length, Minutes minutes, int seats, Timetable.Entry entry) {
+            List<StaffId> staff, @Nullable PlaceId place, Length length, Minutes minutes, int seats, Timetable.@Nullable Entry entry) {
 
         private boolean fits(Query query) {
             return (query.staff() == null || staff.contains(query.staff()))
@@ -39,22 +40,26 @@ record Demand(Query query, Offer offer, Minutes longest, List<Way> ways) {
     }
 
     /** Either a demand or the first refusal ({@code docs/openings.md}, "Party"). */
-    record Checked(Demand demand, Refusal refusal) {}
+    sealed interface Checked {}
+
+    record Fits(Demand demand) implements Checked {}
+
+    record Refused(Refusal refusal) implements Checked {}
 
     static Checked check(Offer offer, Query query) {
         Length length = lengthOf(offer, query).orElse(null);
         Refusal refusal = refusalOf(offer, query, length);
         if (refusal != null) {
-            return new Checked(null, refusal);
+            return new Refused(refusal);
         }
-        List<Way> ways = (offer.hasTimetable() ? entries(offer) : options(offer, query, length))
+        List<Way> ways = (offer.hasTimetable() || length == null ? entries(offer) : options(offer, query, length))
                 .stream().filter(way -> way.fits(query)).toList();
         Minutes longest = ways.stream().map(Way::minutes).max(Minutes::compareTo).orElse(Minutes.ZERO);
-        return new Checked(new Demand(query, offer, longest, ways), null);
+        return new Fits(new Demand(query, offer, longest, ways));
     }
 
     private static List<Way> entries(Offer offer) {
-        return offer.timetable().entries().stream()
+        return offer.entries().stream()
                 .map(e -> new Way(
                         e.staff(),
                         e.place(),
@@ -80,7 +85,7 @@ record Demand(Query query, Offer offer, Minutes longest, List<Way> ways) {
         return offer.lengths().size() == 1 ? Optional.of(offer.lengths().get(0)) : Optional.empty();
     }
 
-    private static Refusal refusalOf(Offer offer, Query query, Length length) {
+    private static @Nullable Refusal refusalOf(Offer offer, Query query, @Nullable Length length) {
         boolean anyLength = offer.hasTimetable() && query.length() == null;
         if (!offer.party().allows(query.party())) {
             return Refusal.PARTY;
@@ -88,7 +93,7 @@ record Demand(Query query, Offer offer, Minutes longest, List<Way> ways) {
         if (length == null && !anyLength) {
             return Refusal.LENGTH;
         }
-        if (anyLength ? query.units() != 1 : !length.sells(query.units())) {
+        if (length == null || anyLength ? query.units() != 1 : !length.sells(query.units())) {
             return Refusal.UNITS;
         }
         for (Map.Entry<AddOnId, Integer> wanted : query.addOns().entrySet()) {

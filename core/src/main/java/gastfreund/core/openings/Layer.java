@@ -1,6 +1,7 @@
 package gastfreund.core.openings;
 
 import gastfreund.core.hours.Schedule;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One set of hours that an opening must pass.
@@ -8,7 +9,7 @@ import gastfreund.core.hours.Schedule;
  * @param kind whose hours they are
  * @param id of the place, person or resource; null for the house and the offer
  */
-public record Layer(Kind kind, String id, Schedule hours) {
+public record Layer(Kind kind, @Nullable String id, Schedule hours) {
 
     /** Whose hours. */
     public enum Kind {

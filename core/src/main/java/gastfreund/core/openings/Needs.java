@@ -7,13 +7,14 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What an offer takes of one resource, entries added up ({@code docs/openings.md}, "Who and what serves").
  *
  * @param resource null for the implied one
  */
-record Needs(ResourceId resource, int perSession, int perBooking, int perPerson) {
+record Needs(@Nullable ResourceId resource, int perSession, int perBooking, int perPerson) {
 
     /** The needs of an offer, in the order in which it first names each resource; the implied one where it needs it. */
     static List<Needs> of(Offer offer) {

@@ -57,11 +57,10 @@ public final class Openings {
      * @throws IllegalArgumentException where the house does not have the offer
      */
     public static Interval reach(House house, Query query) {
-        Demand.Checked checked = Demand.check(offerOf(house, query), query);
-        if (checked.refusal() != null) {
+        if (!(Demand.check(offerOf(house, query), query) instanceof Demand.Fits fits)) {
             return Interval.between(0, 0);
         }
-        Demand demand = checked.demand();
+        Demand demand = fits.demand();
         Minutes mostPrep = house.offers().stream().map(Offer::prep).max(Minutes::compareTo).orElseThrow();
         Minutes mostReset = house.offers().stream().map(Offer::reset).max(Minutes::compareTo).orElseThrow();
         return Interval.between(
@@ -77,10 +76,10 @@ public final class Openings {
 
     private static Answer answer(House house, Booked booked, Query query, boolean explain) {
         Demand.Checked checked = Demand.check(offerOf(house, query), query);
-        if (checked.refusal() != null) {
-            return Answer.refused(checked.refusal());
+        if (checked instanceof Demand.Refused refused) {
+            return Answer.refused(refused.refusal());
         }
-        Situation situation = Situation.of(house, booked, checked.demand());
+        Situation situation = Situation.of(house, booked, ((Demand.Fits) checked).demand());
         return new Answer(null, new Openings(situation, explain).entries());
     }
 

@@ -4,6 +4,7 @@ import gastfreund.core.offers.StaffId;
 import gastfreund.core.time.IntervalSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One way in which an offer can be had, with the hours and people that it depends on.
@@ -30,7 +31,7 @@ record Option(
      * @param sessions how many sessions they serve, by the situation's days; null where it is not limited
      * @param most sessions a day
      */
-    record Server(StaffId person, Timeline timeline, Timeline fixed, int[] sessions, int most) {}
+    record Server(StaffId person, Timeline timeline, Timeline fixed, int @Nullable [] sessions, int most) {}
 
     /** Who serves, in the offer's order. */
     List<StaffId> staff() {

@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A question about the openings of one offer ({@code docs/house-format.md}, "Commands").
@@ -29,12 +30,12 @@ public record Query(
         OfferId offer,
         LocalDate from,
         LocalDate to,
-        LengthId length,
+        @Nullable LengthId length,
         int units,
         int party,
         Map<AddOnId, Integer> addOns,
-        StaffId staff,
-        PlaceId place,
+        @Nullable StaffId staff,
+        @Nullable PlaceId place,
         Audience audience,
         Set<BookingId> without) {
 
@@ -71,11 +72,11 @@ public record Query(
         return new Query(now, offer, from, to, length, units, party, quantities, staff, place, audience, without);
     }
 
-    public Query withStaff(StaffId person) {
+    public Query withStaff(@Nullable StaffId person) {
         return new Query(now, offer, from, to, length, units, party, addOns, person, place, audience, without);
     }
 
-    public Query withPlace(PlaceId wanted) {
+    public Query withPlace(@Nullable PlaceId wanted) {
         return new Query(now, offer, from, to, length, units, party, addOns, staff, wanted, audience, without);
     }
 

@@ -7,6 +7,7 @@ import gastfreund.core.time.IntervalSet;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Why a candidate is no opening, with what caused it; its code is only its short form ({@code docs/openings.md},
@@ -42,7 +43,7 @@ public sealed interface Reason {
     }
 
     /** It is outside the season; both ends inclusive, either may be null. */
-    record Season(LocalDate from, LocalDate to) implements Reason {
+    record Season(@Nullable LocalDate from, @Nullable LocalDate to) implements Reason {
         @Override
         public String code() {
             return "season";
@@ -79,7 +80,7 @@ public sealed interface Reason {
     }
 
     /** Too few units of a resource (null: the implied one) are free. */
-    record Full(ResourceId resource, int units, int taken, int needed, Cause cause) implements Reason {
+    record Full(@Nullable ResourceId resource, int units, int taken, int needed, Cause cause) implements Reason {
         @Override
         public String code() {
             return resource == null ? "full:offer" : "full:resource:" + resource;

@@ -7,6 +7,7 @@ import gastfreund.core.time.Interval;
 import gastfreund.core.time.Minutes;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What takes place at one start: one booking, several that share it, or what a timetable says.
@@ -22,14 +23,19 @@ public record Session(
         Interval guests,
         Interval taken,
         Set<StaffId> staff,
-        PlaceId place,
+        @Nullable PlaceId place,
         List<Booking> bookings,
         boolean timetabled) {
 
     /** What bookings of one shared session have in common; of a timetable's session only where it is and when. */
-    record Key(OfferId offer, long start, Minutes minutes, Set<StaffId> staff, PlaceId place) {
+    record Key(
+            OfferId offer,
+            long start,
+            @Nullable Minutes minutes,
+            @Nullable Set<StaffId> staff,
+            @Nullable PlaceId place) {
 
-        static Key ofTimetable(OfferId offer, long start, PlaceId place) {
+        static Key ofTimetable(OfferId offer, long start, @Nullable PlaceId place) {
             return new Key(offer, start, null, null, place);
         }
     }

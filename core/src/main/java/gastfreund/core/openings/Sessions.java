@@ -13,6 +13,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** Gathers bookings and occurrences of timetables into sessions ({@code docs/openings.md}, "Commitments"). */
 final class Sessions {
@@ -26,11 +27,11 @@ final class Sessions {
         private final Offer offer;
         private final Interval guests;
         private final Set<StaffId> staff;
-        private final PlaceId place;
+        private final @Nullable PlaceId place;
         private final boolean timetabled;
         private final List<Booking> bookings = new ArrayList<>(2);
 
-        Gathering(Offer offer, Interval guests, Set<StaffId> staff, PlaceId place, boolean timetabled) {
+        Gathering(Offer offer, Interval guests, Set<StaffId> staff, @Nullable PlaceId place, boolean timetabled) {
             this.offer = offer;
             this.guests = guests;
             this.staff = staff;
@@ -77,7 +78,7 @@ final class Sessions {
     }
 
     private void addOccurrences(Offer offer, Interval starts) {
-        for (Timetable.Entry entry : offer.timetable().entries()) {
+        for (Timetable.Entry entry : offer.entries()) {
             for (long start : startsOf(entry, starts)) {
                 shared.put(
                         Session.Key.ofTimetable(offer.id(), start, entry.place()),
@@ -132,7 +133,7 @@ final class Sessions {
         occurrence.bookings.add(booking);
     }
 
-    private static Gathering gathering(Offer offer, Booking booking, PlaceId place) {
+    private static Gathering gathering(Offer offer, Booking booking, @Nullable PlaceId place) {
         Interval guests = Interval.startingAt(booking.start(), booking.minutes());
         return new Gathering(offer, guests, setOf(booking.staff()), place, false);
     }

@@ -14,6 +14,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /** What is taken in reach of a demand: sessions, people's timelines, resources' levels, and counts by date. */
 final class Taken {
@@ -78,8 +79,7 @@ final class Taken {
     /** The longest that a session of a timetable lasts. */
     static long longestSession(House house) {
         return house.offers().stream()
-                .filter(Offer::hasTimetable)
-                .flatMap(o -> o.timetable().entries().stream())
+                .flatMap(o -> o.entries().stream())
                 .mapToLong(e -> e.length().minutes().count())
                 .max()
                 .orElse(0);
@@ -116,7 +116,7 @@ final class Taken {
         }
     }
 
-    private static boolean isAt(PlaceId place, Demand demand) {
+    private static boolean isAt(@Nullable PlaceId place, Demand demand) {
         return demand.ways().stream().anyMatch(way -> Objects.equals(way.place(), place));
     }
 
@@ -125,15 +125,15 @@ final class Taken {
     }
 
     /** The session that a candidate equals, null where there is none. */
-    Session joined(Session.Key key) {
+    @Nullable Session joined(Session.Key key) {
         return joinable.isEmpty() ? null : joinable.get(key);
     }
 
     /** The sessions that take units of a resource (null: the implied one) during {@code [start, end)}, by start. */
-    List<Commitment> takingUnits(ResourceId resource, long start, long end) {
+    List<Commitment> takingUnits(@Nullable ResourceId resource, long start, long end) {
         return sessions.stream()
                 .filter(s -> s.taken().start() < end && s.taken().end() > start)
-                .filter(s -> needsOf.get(s.offer()).stream()
+                .filter(s -> needsOf.getOrDefault(s.offer(), List.of()).stream()
                         .anyMatch(n -> Objects.equals(n.resource(), resource) && n.of(s) > 0))
                 .sorted(Comparator.comparingLong(s -> s.taken().start()))
                 .<Commitment>map(Commitment.OfSession::new)
@@ -151,7 +151,7 @@ final class Taken {
     }
 
     /** The units taken of a resource, of the implied one for null. */
-    Levels levelsOf(ResourceId resource) {
+    Levels levelsOf(@Nullable ResourceId resource) {
         Levels.Builder levels = resource == null ? implied : ofResource.get(resource);
         return levels == null ? new Levels.Builder().build() : levels.build();
     }

@@ -4,6 +4,7 @@ import gastfreund.core.time.Interval;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The commitments of one person, in the order of their starts. For each, the latest end up to it and the latest end of
@@ -50,7 +51,7 @@ final class Timeline {
     }
 
     /** Whether a commitment, other than the session {@code except} (null: none), overlaps {@code [start, end)}. */
-    boolean taken(long start, long end, Session except) {
+    boolean taken(long start, long end, @Nullable Session except) {
         int last = lastStartingBefore(end);
         if (last < 0 || start >= end) {
             return false;
@@ -62,7 +63,7 @@ final class Timeline {
     }
 
     /** The commitments, other than {@code except}, that overlap {@code [start, end)}, earliest first. */
-    List<Commitment> overlapping(long start, long end, Session except) {
+    List<Commitment> overlapping(long start, long end, @Nullable Session except) {
         List<Commitment> found = new ArrayList<>();
         for (int i = lastStartingBefore(end); i >= 0 && latestEnd[i] > start; i--) {
             Commitment commitment = commitments.get(i);

@@ -3,4 +3,7 @@
  * booked, and answered with openings or with every reason that stands against each candidate. Both answers come from the
  * same verdicts.
  */
+@NullMarked
 package gastfreund.core.openings;
+
+import org.jspecify.annotations.NullMarked;

@@ -33,7 +33,7 @@ public final class BookingSteps {
     private BookingSteps() {}
 
     public static boolean allows(BookingStatus from, BookingStatus to) {
-        return NEXT.get(from).contains(to);
+        return NEXT.getOrDefault(from, Set.of()).contains(to);
     }
 
     /**

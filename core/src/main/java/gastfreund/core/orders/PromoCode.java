@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.Locale;
 import java.util.OptionalInt;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A code that lowers the price ({@code docs/money.md}, step 7).
@@ -22,8 +23,8 @@ public record PromoCode(
         String code,
         Worth worth,
         Set<OfferId> offers,
-        Instant from,
-        Instant to,
+        @Nullable Instant from,
+        @Nullable Instant to,
         Money minSubtotal,
         OptionalInt maxUses,
         int used) {

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a basket costs and when it is due ({@code docs/money.md}, steps 6 to 11). Its parts always add up: lines to the
@@ -65,7 +66,7 @@ public record Quote(
             Money deposit,
             Money dueNow,
             Money balance,
-            LocalDate balanceDue) {
+            @Nullable LocalDate balanceDue) {
 
         /** What a pass pays for. */
         public Money covered() {
@@ -114,7 +115,7 @@ public record Quote(
             Asked asked, Line.Price price, Money amount, Money discount, Instant now, HouseZone zone) {
         Payment payment = asked.line().offer().payment();
         Money total = amount.minus(discount);
-        Money deposit = payment.when() == Payment.When.DEPOSIT ? payment.deposit().of(total) : Money.ZERO;
+        Money deposit = payment.deposit() == null ? Money.ZERO : payment.deposit().of(total);
         Money dueNow =
                 switch (payment.when()) {
                     case FULL -> total;

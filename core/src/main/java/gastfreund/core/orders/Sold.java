@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a booking was sold as. It is kept with the line of its order from then on: whoever edits the offer later changes
@@ -76,7 +77,7 @@ public record Sold(
      * @param where null where the offer has no place
      * @throws IllegalArgumentException where the house does not have them
      */
-    public Sold at(PlaceId where, List<StaffId> people, House house) {
+    public Sold at(@Nullable PlaceId where, List<StaffId> people, House house) {
         Map<StaffId, String> names = new LinkedHashMap<>();
         people.forEach(person -> names.put(person, house.staff(person).name()));
         String name = where == null ? "" : house.place(where).name();

@@ -14,6 +14,7 @@ import org.dmfs.rfc5545.recur.Freq;
 import org.dmfs.rfc5545.recur.InvalidRecurrenceRuleException;
 import org.dmfs.rfc5545.recur.RecurrenceRule;
 import org.dmfs.rfc5545.recur.RecurrenceRuleIterator;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Local starts that return by an RFC 5545 rule, without some dates ({@code docs/openings.md}, "Mode timetable"). The
@@ -29,15 +30,16 @@ public final class Recurrence {
     private static final int DAY = 1440;
 
     private final LocalDateTime start;
-    private final String rule;
+    private final @Nullable String rule;
     private final Set<LocalDate> without;
-    private final RecurrenceRule parsed;
-    private volatile Expanded expanded;
+    private final @Nullable RecurrenceRule parsed;
+    private volatile @Nullable Expanded expanded;
 
     /** The starts up to a date, in local minutes since 1970-01-01T00:00, ascending, dates left out already. */
     private record Expanded(LocalDate until, long[] starts) {}
 
-    private Recurrence(LocalDateTime start, String rule, RecurrenceRule parsed, Set<LocalDate> without) {
+    private Recurrence(
+            LocalDateTime start, @Nullable String rule, @Nullable RecurrenceRule parsed, Set<LocalDate> without) {
         this.start = start;
         this.rule = rule;
         this.parsed = parsed;
@@ -62,7 +64,7 @@ public final class Recurrence {
      *     produce the start, never produces anything again although it goes on, has {@code UNTIL} in UTC, lasts too long
      *     between two starts or has too many of them
      */
-    public static Recurrence of(LocalDateTime start, String rule, Set<LocalDate> without) {
+    public static Recurrence of(LocalDateTime start, @Nullable String rule, Set<LocalDate> without) {
         if (rule == null) {
             return new Recurrence(wholeMinute(start), null, null, new TreeSet<>(without));
         }
@@ -215,7 +217,8 @@ public final class Recurrence {
                     start.getHour(),
                     start.getMinute(),
                     0);
-            iterator = unlessEndless(() -> parsed.iterator(first));
+            RecurrenceRule rule = Objects.requireNonNull(parsed, "only what returns has steps");
+            iterator = unlessEndless(() -> rule.iterator(first));
             step();
         }
 

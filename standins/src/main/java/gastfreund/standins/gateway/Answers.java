@@ -2,6 +2,7 @@ package gastfreund.standins.gateway;
 
 import java.time.Duration;
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -36,7 +37,7 @@ class Answers {
         };
     }
 
-    private static Payment.Told with(Payment.Told told, long amount, String currency, String payUrl, String end) {
+    private static Payment.Told with(Payment.Told told, long amount, String currency, String payUrl, @Nullable String end) {
         return new Payment.Told(
                 told.id(), told.state(), amount, currency, told.captured(), told.released(), told.refunded(), told.reason(),
                 payUrl, end);

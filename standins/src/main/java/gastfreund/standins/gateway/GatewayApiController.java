@@ -3,6 +3,7 @@ package gastfreund.standins.gateway;
 import gastfreund.standins.StandinsSettings;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -25,9 +26,9 @@ class GatewayApiController {
     record Refund(long amount) {}
 
     /** @param amount null: the rest */
-    record Part(Long amount) {
+    record Part(@Nullable Long amount) {
 
-        static Long of(Part part) {
+        static @Nullable Long of(@Nullable Part part) {
             return part == null ? null : part.amount();
         }
     }

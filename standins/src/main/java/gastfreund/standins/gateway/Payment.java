@@ -1,6 +1,7 @@
 package gastfreund.standins.gateway;
 
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /** One payment in the gateway's own books, made by the account with a key; its steps are taken by {@link Payments} alone, under its lock. */
 final class Payment {
@@ -20,7 +21,7 @@ final class Payment {
             long refunded,
             String reason,
             String payUrl,
-            String expiresAt) {
+            @Nullable String expiresAt) {
 
         /** What a caller was told before anybody paid. */
         Told asIfOpen() {

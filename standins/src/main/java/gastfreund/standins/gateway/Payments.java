@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** The gateway's books. Every call with an idempotency key that was seen before gives the first answer again. */
@@ -87,7 +88,7 @@ class Payments {
     }
 
     /** Captures a part of what was authorised, or the rest of it. */
-    synchronized Payment capture(String key, Payment payment, Long part) {
+    synchronized Payment capture(String key, Payment payment, @Nullable Long part) {
         return once("capture " + key, () -> {
             long amount = authorised(payment, part);
             payment.captured += amount;
@@ -97,7 +98,7 @@ class Payments {
     }
 
     /** Lets a payment that nobody paid go, or releases a part of what was authorised, or the rest of it. */
-    synchronized Payment cancel(String key, Payment payment, Long part) {
+    synchronized Payment cancel(String key, Payment payment, @Nullable Long part) {
         return once("void " + key, () -> {
             if (current(payment).isOpen()) {
                 payment.state = "voided";
@@ -111,7 +112,7 @@ class Payments {
         });
     }
 
-    private static long authorised(Payment payment, Long part) {
+    private static long authorised(Payment payment, @Nullable Long part) {
         long amount = part == null ? payment.authorised() : part;
         if (amount <= 0 || amount > payment.authorised()) {
             throw new NotAllowed("no more than what is authorised: " + payment.authorised());
