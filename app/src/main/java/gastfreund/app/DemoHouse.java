@@ -99,7 +99,10 @@ class DemoHouse implements SmartInitializingSingleton {
             placed = placed.plus(BOOKED_EVERY);
             boolean asks = booking.status() == BookingStatus.REQUESTED;
             Instant when = asks ? clock.instant().minus(BOOKED_EVERY) : placed;
-            intake.take(booking, contact(json.at("/house/extra/guests").path(booking.id().value())), when);
+            intake.take(
+                    booking,
+                    contact(json.at("/house/extra/guests").path(booking.id().value())),
+                    when);
         }
         file.busy().forEach(intake::take);
     }
@@ -112,6 +115,8 @@ class DemoHouse implements SmartInitializingSingleton {
 
     private static Contact contact(JsonNode guest) {
         return Contact.of(
-                guest.get("name").stringValue(), guest.get("email").stringValue(), guest.get("phone").stringValue());
+                guest.get("name").stringValue(),
+                guest.get("email").stringValue(),
+                guest.get("phone").stringValue());
     }
 }

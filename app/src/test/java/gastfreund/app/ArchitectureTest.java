@@ -26,21 +26,51 @@ import org.springframework.web.bind.annotation.RestController;
 /** The rules of docs/architecture.md for the application. */
 class ArchitectureTest {
 
-    private final JavaClasses app =
-            new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("gastfreund.app");
+    private final JavaClasses app = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("gastfreund.app");
 
     /** From the ground up: each package may use those that stand before it, and no other. */
     private static final List<String> LAYERS = List.of(
-            "setup", "typed", "languages", "journal", "bookings", "calendars", "rounds", "storage", "pages", "secrets",
-            "catalogue", "messages", "strangers", "openings", "vouchers", "baskets", "hosts", "payments", "orders",
-            "documents", "letters", "paying", "endings", "checkout", "moves", "bookingpage", "orderdesk", "guests", "board");
+            "setup",
+            "typed",
+            "languages",
+            "journal",
+            "bookings",
+            "calendars",
+            "rounds",
+            "storage",
+            "pages",
+            "secrets",
+            "catalogue",
+            "messages",
+            "strangers",
+            "openings",
+            "vouchers",
+            "baskets",
+            "hosts",
+            "payments",
+            "orders",
+            "documents",
+            "letters",
+            "paying",
+            "endings",
+            "checkout",
+            "moves",
+            "bookingpage",
+            "orderdesk",
+            "guests",
+            "board");
 
     private static final int MOST_FILES = 24;
 
     @Test
     void arrowsGoDownOnly() {
         for (int i = 0; i < LAYERS.size(); i++) {
-            String[] above = LAYERS.stream().skip(i + 1L).map(l -> "gastfreund.app." + l + "..").toArray(String[]::new);
+            String[] above = LAYERS.stream()
+                    .skip(i + 1L)
+                    .map(l -> "gastfreund.app." + l + "..")
+                    .toArray(String[]::new);
             if (above.length > 0) {
                 noClasses()
                         .that()
@@ -64,7 +94,9 @@ class ArchitectureTest {
         for (String layer : LAYERS) {
             Path folder = Path.of("src/main/java/gastfreund/app", layer);
             try (Stream<Path> files = Files.list(folder)) {
-                assertThat(files.filter(f -> !f.endsWith("package-info.java")).count()).as(layer).isLessThanOrEqualTo(MOST_FILES);
+                assertThat(files.filter(f -> !f.endsWith("package-info.java")).count())
+                        .as(layer)
+                        .isLessThanOrEqualTo(MOST_FILES);
             }
             assertThat(Files.readString(folder.resolve("package-info.java")))
                     .as(layer)
@@ -108,7 +140,11 @@ class ArchitectureTest {
                 .orShould()
                 .beAnnotatedWith("gastfreund.app.hosts.BeforeSignIn")
                 .check(app);
-        noMethods().that(areHandlersOf(false)).should().beAnnotatedWith("gastfreund.app.hosts.Needs").check(app);
+        noMethods()
+                .that(areHandlersOf(false))
+                .should()
+                .beAnnotatedWith("gastfreund.app.hosts.Needs")
+                .check(app);
     }
 
     private static DescribedPredicate<JavaMethod> areHandlersOf(boolean desk) {
@@ -118,15 +154,22 @@ class ArchitectureTest {
             if (own == null) {
                 return false;
             }
-            RequestMapping above = AnnotatedElementUtils.findMergedAnnotation(reflected.getDeclaringClass(), RequestMapping.class);
-            String first = above != null && above.path().length > 0 ? above.path()[0] : own.path().length > 0 ? own.path()[0] : "";
+            RequestMapping above =
+                    AnnotatedElementUtils.findMergedAnnotation(reflected.getDeclaringClass(), RequestMapping.class);
+            String first = above != null && above.path().length > 0
+                    ? above.path()[0]
+                    : own.path().length > 0 ? own.path()[0] : "";
             return first.startsWith("/desk") == desk;
         });
     }
 
     @Test
     void standInsAreReachedOverTheirProtocolsOnly() {
-        noClasses().should().dependOnClassesThat().resideInAPackage("gastfreund.standins..").check(app);
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("gastfreund.standins..")
+                .check(app);
     }
 
     @Test

@@ -27,7 +27,8 @@ public final class CheckoutPage {
                 form.putIfAbsent(key, chosen ? attribute(field, "value").orElse("") : "12, the tallest 20 cm");
             }
         });
-        Matcher seal = Pattern.compile("data-seal=\"([^\"]+)\" data-bits=\"(\\d+)\"").matcher(html);
+        Matcher seal =
+                Pattern.compile("data-seal=\"([^\"]+)\" data-bits=\"(\\d+)\"").matcher(html);
         if (seal.find()) {
             form.put("seal", seal.group(1));
             form.put("proof", proof(seal.group(1), Integer.parseInt(seal.group(2))));
@@ -37,7 +38,8 @@ public final class CheckoutPage {
 
     /** A form for one more place, with the seal of a page and the proof for it where the page has one. */
     public static Map<String, Object> sealed(String html, Map<String, Object> form) {
-        Matcher seal = Pattern.compile("name=\"seal\" value=\"([^\"]+)\" data-bits=\"(\\d+)\"").matcher(html);
+        Matcher seal = Pattern.compile("name=\"seal\" value=\"([^\"]+)\" data-bits=\"(\\d+)\"")
+                .matcher(html);
         if (seal.find()) {
             form.put("seal", seal.group(1));
             form.put("proof", proof(seal.group(1), Integer.parseInt(seal.group(2))));

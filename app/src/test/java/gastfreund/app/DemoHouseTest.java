@@ -109,7 +109,8 @@ public abstract class DemoHouseTest {
 
     /** An opening of an offer some days from today, on the first such date that has one. */
     protected Answer.Entry opening(String offer, String length, int party, int daysAhead) {
-        LocalDate from = clock.instant().atZone(ZoneId.of("Europe/Berlin")).toLocalDate().plusDays(daysAhead);
+        LocalDate from =
+                clock.instant().atZone(ZoneId.of("Europe/Berlin")).toLocalDate().plusDays(daysAhead);
         return openings.next(Query.of(new OfferId(offer), from, from, clock.instant())
                         .withLength(new LengthId(length), 1)
                         .withParty(party))
@@ -117,7 +118,9 @@ public abstract class DemoHouseTest {
     }
 
     protected HttpResponse<String> get(String path) {
-        return send(HttpRequest.newBuilder(URI.create(address(path))).header("Accept", "text/html").header(FROM, visitor));
+        return send(HttpRequest.newBuilder(URI.create(address(path)))
+                .header("Accept", "text/html")
+                .header(FROM, visitor));
     }
 
     protected HttpResponse<String> post(String path, Map<String, Object> form, String... headers) {
@@ -165,14 +168,16 @@ public abstract class DemoHouseTest {
 
     /** Orders a basket over HTTP and gives the address to which that led. */
     protected String order(String basketPath, String name, String email) {
-        HttpResponse<String> ordered =
-                post(basketPath + "/checkout", CheckoutPage.filled(get(basketPath + "/checkout").body(), name, email));
+        HttpResponse<String> ordered = post(
+                basketPath + "/checkout",
+                CheckoutPage.filled(get(basketPath + "/checkout").body(), name, email));
         return ordered.headers().firstValue("Location").orElseThrow();
     }
 
     /** Opens the link in the letter by which a guest shows that an order's address is theirs. */
     protected String confirm(long order) {
-        String text = jdbc.sql("SELECT text_part FROM outbox WHERE order_id = ? AND kind IN ('prove', 'transfer') ORDER BY rowid DESC LIMIT 1")
+        String text = jdbc.sql(
+                        "SELECT text_part FROM outbox WHERE order_id = ? AND kind IN ('prove', 'transfer') ORDER BY rowid DESC LIMIT 1")
                 .param(order)
                 .query(String.class)
                 .single();

@@ -35,15 +35,71 @@ final class FuzzRun implements AutoCloseable {
     private static final int TRIES = 3;
 
     private static final List<String> ODD = List.of(
-            "", "%20", "0", "-1", "1", "99999999999999999999", "9223372036854775807", "-9223372036854775808", "2147483648", "1e9", "NaN",
-            "null", "true", "%FF%FE", "%C3%28", "%00", "%0D%0AX:%201", "..%2F..%2Fetc", "%3Cscript%3E", "2027-13-45", "0000-00-00",
-            "99999-01-01", "-2027-01-01", "2027-02-29", "T", "a".repeat(300), "x".repeat(12_000), "%F0%9F%8F%BA", "{}", "[]", "${7*7}",
-            "__proto__", "a:b", "glazing:999999", "glazing:", ":", "wheel-hire", "60", "jonte", "yard", "panel", "27000000", "30270000");
+            "",
+            "%20",
+            "0",
+            "-1",
+            "1",
+            "99999999999999999999",
+            "9223372036854775807",
+            "-9223372036854775808",
+            "2147483648",
+            "1e9",
+            "NaN",
+            "null",
+            "true",
+            "%FF%FE",
+            "%C3%28",
+            "%00",
+            "%0D%0AX:%201",
+            "..%2F..%2Fetc",
+            "%3Cscript%3E",
+            "2027-13-45",
+            "0000-00-00",
+            "99999-01-01",
+            "-2027-01-01",
+            "2027-02-29",
+            "T",
+            "a".repeat(300),
+            "x".repeat(12_000),
+            "%F0%9F%8F%BA",
+            "{}",
+            "[]",
+            "${7*7}",
+            "__proto__",
+            "a:b",
+            "glazing:999999",
+            "glazing:",
+            ":",
+            "wheel-hire",
+            "60",
+            "jonte",
+            "yard",
+            "panel",
+            "27000000",
+            "30270000");
     private static final List<String> ODD_NAMES = List.of(
-            "add[x]", "add[0]", "add[99999]", "party[0]", "party.x", "class.classLoader", "_party", "!party", "contact.name", "start.x", "f.zone",
-            "links.basket", "order.id", "", "[]", "a[b][c]", "%FF");
-    private static final List<String> AWKWARD = List.of("+", "a@", "1", "%C3%A4", "%0A", "a.", "%F0%9F%8F%BA", "-1", "%00", "+1", "a-");
-    private static final List<String> METHODS = List.of("PUT", "DELETE", "PATCH", "OPTIONS", "HEAD", "TRACE", "FOO", "get");
+            "add[x]",
+            "add[0]",
+            "add[99999]",
+            "party[0]",
+            "party.x",
+            "class.classLoader",
+            "_party",
+            "!party",
+            "contact.name",
+            "start.x",
+            "f.zone",
+            "links.basket",
+            "order.id",
+            "",
+            "[]",
+            "a[b][c]",
+            "%FF");
+    private static final List<String> AWKWARD =
+            List.of("+", "a@", "1", "%C3%A4", "%0A", "a.", "%F0%9F%8F%BA", "-1", "%00", "+1", "a-");
+    private static final List<String> METHODS =
+            List.of("PUT", "DELETE", "PATCH", "OPTIONS", "HEAD", "TRACE", "FOO", "get");
 
     private final int port;
     private final Random random;
@@ -61,7 +117,13 @@ final class FuzzRun implements AutoCloseable {
      * @param token the token of the host's forms
      */
     FuzzRun(
-            int port, long seed, List<Door> doors, Map<String, List<String>> known, String database, String session, String token)
+            int port,
+            long seed,
+            List<Door> doors,
+            Map<String, List<String>> known,
+            String database,
+            String session,
+            String token)
             throws SQLException {
         this.port = port;
         this.random = new Random(seed);
@@ -99,9 +161,13 @@ final class FuzzRun implements AutoCloseable {
                 String awkward = AWKWARD.get(turn++ % AWKWARD.size());
                 for (int length : List.of(60_000, 9_000)) {
                     String body = field + "=" + awkward.repeat(length / awkward.length()) + "&_csrf=" + token;
-                    judge("POST " + path(door) + " HTTP/1.1\r\nHost: localhost:" + port + "\r\nAccept: text/html\r\nCookie: "
-                            + session + "\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: "
-                            + body.length() + "\r\nConnection: close\r\n\r\n", body);
+                    judge(
+                            "POST " + path(door) + " HTTP/1.1\r\nHost: localhost:" + port
+                                    + "\r\nAccept: text/html\r\nCookie: "
+                                    + session
+                                    + "\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: "
+                                    + body.length() + "\r\nConnection: close\r\n\r\n",
+                            body);
                 }
             }
         }
@@ -111,8 +177,13 @@ final class FuzzRun implements AutoCloseable {
         StringBuilder path = new StringBuilder();
         Matcher variables = VARIABLE.matcher(door.pattern());
         while (variables.find()) {
-            String value = value(variables.group(1)).replace("{", "%7B").replace("}", "%7D").replace("[", "%5B").replace("$", "%24");
-            variables.appendReplacement(path, Matcher.quoteReplacement(value.length() > 400 ? value.substring(0, 400) : value));
+            String value = value(variables.group(1))
+                    .replace("{", "%7B")
+                    .replace("}", "%7D")
+                    .replace("[", "%5B")
+                    .replace("$", "%24");
+            variables.appendReplacement(
+                    path, Matcher.quoteReplacement(value.length() > 400 ? value.substring(0, 400) : value));
         }
         return variables.appendTail(path).toString();
     }
@@ -137,19 +208,35 @@ final class FuzzRun implements AutoCloseable {
         String body = fields(door);
         String method = chance(8) ? one(METHODS) : door.method();
         boolean desk = door.pattern().startsWith("/desk");
-        String type = chance(12) ? one(List.of("multipart/form-data; boundary=x", "application/json", "text/plain", "x")) : "application/x-www-form-urlencoded";
+        String type = chance(12)
+                ? one(List.of("multipart/form-data; boundary=x", "application/json", "text/plain", "x"))
+                : "application/x-www-form-urlencoded";
         if (type.startsWith("multipart")) {
             body = "--x\r\nContent-Disposition: form-data; name=\"start\"\r\n\r\n1";
         }
         if (desk && !chance(10)) {
             body += (body.isEmpty() ? "" : "&") + "_csrf=" + token;
         }
-        String host = chance(30) ? one(List.of("localhost:99999", "x_y", "[::1]:80", "a b", "", "localhost:")) : "localhost:" + port;
-        String head = method + " " + path + (query.isEmpty() ? "" : "?" + query.replace("{", "%7B").replace("}", "%7D").replace("[", "%5B").replace("]", "%5D").replace("$", "%24").replace("<", "%3C"))
-                + " HTTP/1.1\r\nHost: " + host + "\r\nAccept: " + (chance(6) ? one(List.of("image/png", "x", "*/*", "application/json")) : "text/html")
-                + "\r\nAccept-Language: " + one(List.of("de", "en", "x", "tlh-Latn,*;q=0", "%", "zz-ZZ-" + random.nextInt(900)))
+        String host = chance(30)
+                ? one(List.of("localhost:99999", "x_y", "[::1]:80", "a b", "", "localhost:"))
+                : "localhost:" + port;
+        String head = method + " " + path
+                + (query.isEmpty()
+                        ? ""
+                        : "?"
+                                + query.replace("{", "%7B")
+                                        .replace("}", "%7D")
+                                        .replace("[", "%5B")
+                                        .replace("]", "%5D")
+                                        .replace("$", "%24")
+                                        .replace("<", "%3C"))
+                + " HTTP/1.1\r\nHost: " + host + "\r\nAccept: "
+                + (chance(6) ? one(List.of("image/png", "x", "*/*", "application/json")) : "text/html")
+                + "\r\nAccept-Language: "
+                + one(List.of("de", "en", "x", "tlh-Latn,*;q=0", "%", "zz-ZZ-" + random.nextInt(900)))
                 + "\r\nX-Forwarded-For: 10." + random.nextInt(256) + "." + random.nextInt(256) + ".1\r\n"
-                + (desk && !chance(8) ? "Cookie: " + session + "\r\n" : "") + "Content-Type: " + type + "\r\nContent-Length: "
+                + (desk && !chance(8) ? "Cookie: " + session + "\r\n" : "") + "Content-Type: " + type
+                + "\r\nContent-Length: "
                 + body.getBytes(StandardCharsets.UTF_8).length + "\r\nConnection: close\r\n\r\n";
         judge(head, body);
     }
@@ -176,7 +263,8 @@ final class FuzzRun implements AutoCloseable {
             int status = asked(head + body);
             boolean slow = System.nanoTime() - begun > SECOND;
             statuses.merge(status, 1, Integer::sum);
-            String what = head.substring(0, Math.min(300, head.indexOf("\r\n"))) + " | " + body.substring(0, Math.min(300, body.length()));
+            String what = head.substring(0, Math.min(300, head.indexOf("\r\n"))) + " | "
+                    + body.substring(0, Math.min(300, body.length()));
             if (status >= 500) {
                 faults.add(status + " for " + what);
                 return;
@@ -196,7 +284,8 @@ final class FuzzRun implements AutoCloseable {
 
     /** Changes whenever another connection has written something. */
     private long version() throws SQLException {
-        try (Statement statement = file.createStatement(); ResultSet row = statement.executeQuery("PRAGMA data_version")) {
+        try (Statement statement = file.createStatement();
+                ResultSet row = statement.executeQuery("PRAGMA data_version")) {
             return row.getLong(1);
         }
     }
@@ -217,8 +306,23 @@ final class FuzzRun implements AutoCloseable {
     /** Addresses with a shape that no mapping has. */
     static List<Door> beside() {
         List<Door> doors = new ArrayList<>();
-        for (String path : List.of("/error", "/pictures/{name}", "/nothing", "/app/app.css", "/vendor/{name}", "/actuator/health", "/actuator",
-                "/desk/{name}", "/offers/", "/basket/", "//", "/;x=1", "/offers/clay-table;jsessionid=1", "/%2e%2e/", "/desk%2fways", "/favicon.ico")) {
+        for (String path : List.of(
+                "/error",
+                "/pictures/{name}",
+                "/nothing",
+                "/app/app.css",
+                "/vendor/{name}",
+                "/actuator/health",
+                "/actuator",
+                "/desk/{name}",
+                "/offers/",
+                "/basket/",
+                "//",
+                "/;x=1",
+                "/offers/clay-table;jsessionid=1",
+                "/%2e%2e/",
+                "/desk%2fways",
+                "/favicon.ico")) {
             doors.add(new Door("GET", path, List.of("start", "basket")));
         }
         return doors;

@@ -73,7 +73,9 @@ class FuzzTest extends DemoHouseTest {
             for (String pattern : new TreeSet<>(info.getPatternValues())) {
                 // Whoever signs out, or ends the session, finds nothing more.
                 if (!pattern.endsWith("/end-others") && !pattern.endsWith("/password")) {
-                    List<String> methods = info.getMethodsCondition().getMethods().stream().map(RequestMethod::name).toList();
+                    List<String> methods = info.getMethodsCondition().getMethods().stream()
+                            .map(RequestMethod::name)
+                            .toList();
                     for (String method : methods.isEmpty() ? List.of("GET") : methods) {
                         doors.add(new FuzzRun.Door(method, pattern, fields(handler)));
                     }
@@ -94,16 +96,25 @@ class FuzzTest extends DemoHouseTest {
                 fields.add(named.name().isEmpty() ? parameter.getName() : named.name());
             } else if (form) {
                 fields.addAll(List.of("agree", "answer.x.1.before", "url", "iban", "days"));
-            } else if (parameter.getAnnotation(PathVariable.class) == null && parameter.getType().isRecord()) {
-                Arrays.stream(parameter.getType().getRecordComponents()).map(c -> c.getName()).forEach(fields::add);
+            } else if (parameter.getAnnotation(PathVariable.class) == null
+                    && parameter.getType().isRecord()) {
+                Arrays.stream(parameter.getType().getRecordComponents())
+                        .map(c -> c.getName())
+                        .forEach(fields::add);
             }
         }
         return fields;
     }
 
     private Map<String, List<String>> known() {
-        String basket = keep("private-lesson", "60", 2, opening("private-lesson", "60", 2, 5).time().start()).substring(8);
-        String full = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 6).time().start());
+        String basket = keep(
+                        "private-lesson",
+                        "60",
+                        2,
+                        opening("private-lesson", "60", 2, 5).time().start())
+                .substring(8);
+        String full = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 6).time().start());
         get(pay(order(full, "Lene Dorsch", "lene@post.example"), "WORKS"));
         Map<String, List<String>> known = FuzzRun.empty();
         known.put("basket", List.of(basket));
@@ -112,8 +123,19 @@ class FuzzTest extends DemoHouseTest {
         known.put("line", column("SELECT id FROM bookings WHERE basket = '" + basket + "'"));
         known.put("number", column("SELECT number FROM orders ORDER BY id DESC LIMIT 4"));
         known.put("payment", column("SELECT id FROM payments ORDER BY rowid DESC LIMIT 3"));
-        known.put("id", List.of("private-lesson", "wheel-hire", "clay-table", "wheel-evenings", "voucher", "clay-card", "rules"));
-        known.put("start", List.of(Long.toString(opening("wheel-hire", "60", 1, 7).time().start())));
+        known.put(
+                "id",
+                List.of(
+                        "private-lesson",
+                        "wheel-hire",
+                        "clay-table",
+                        "wheel-evenings",
+                        "voucher",
+                        "clay-card",
+                        "rules"));
+        known.put(
+                "start",
+                List.of(Long.toString(opening("wheel-hire", "60", 1, 7).time().start())));
         known.put("gateway", List.of("practice-card", "transfer"));
         known.put("kind", List.of("card", "transfer"));
         known.put("mode", List.of("practice", "live"));
@@ -146,20 +168,26 @@ class FuzzTest extends DemoHouseTest {
         int requests = Integer.getInteger("fuzz.requests", 3000);
         long seed = Long.getLong("fuzz.seed", 20270113L);
         Path database = Path.of(environment.getProperty("gastfreund.home"), "house.sqlite");
-        try (FuzzRun run = new FuzzRun(
-                FuzzRun.port(address("/")), seed, doors(), known(), database.toString(), session, token)) {
+        try (FuzzRun run =
+                new FuzzRun(FuzzRun.port(address("/")), seed, doors(), known(), database.toString(), session, token)) {
             run.run(requests);
             assertThat(run.statuses()).as("it came through the doors").containsKeys(200, 302, 400, 404);
             run.lengths();
-            assertThat(run.faults()).as("with the seed %d; %s", seed, run.statuses()).isEmpty();
+            assertThat(run.faults())
+                    .as("with the seed %d; %s", seed, run.statuses())
+                    .isEmpty();
         }
-        assertThat(output.getAll().lines().filter(l -> l.contains("lene@post.example") || l.contains("etc%2F") || l.startsWith("\tat ")))
+        assertThat(output.getAll()
+                        .lines()
+                        .filter(l -> l.contains("lene@post.example") || l.contains("etc%2F") || l.startsWith("\tat ")))
                 .as("the log has no values, no mail addresses, and no traces for what strangers got wrong")
                 .isEmpty();
     }
 
     private String token(HttpClient browser, String path) throws Exception {
-        String page = browser.send(HttpRequest.newBuilder(URI.create(address(path))).build(), HttpResponse.BodyHandlers.ofString()).body();
+        String page = browser.send(
+                        HttpRequest.newBuilder(URI.create(address(path))).build(), HttpResponse.BodyHandlers.ofString())
+                .body();
         Matcher token = TOKEN.matcher(page);
         assertThat(token.find()).isTrue();
         return URLEncoder.encode(token.group(1), StandardCharsets.UTF_8);

@@ -22,7 +22,8 @@ public final class HostBrowser {
 
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
 
-    private final HttpClient http = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private final HttpClient http =
+            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
     private final String address;
     private final String from;
     private String token = "";
@@ -76,7 +77,9 @@ public final class HostBrowser {
     }
 
     public HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(address + path)).header("Accept", "text/html").header("X-Forwarded-For", from);
+        return HttpRequest.newBuilder(URI.create(address + path))
+                .header("Accept", "text/html")
+                .header("X-Forwarded-For", from);
     }
 
     /** The token that forms carry now. */

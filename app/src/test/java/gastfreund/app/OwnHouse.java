@@ -19,7 +19,9 @@ public abstract class OwnHouse implements ApplicationContextInitializer<Configur
     public final void initialize(ConfigurableApplicationContext context) {
         try {
             Map<String, Object> own = new HashMap<>(settings());
-            own.putIfAbsent("gastfreund.home", Files.createTempDirectory("gastfreund-own").toString());
+            own.putIfAbsent(
+                    "gastfreund.home",
+                    Files.createTempDirectory("gastfreund-own").toString());
             context.getEnvironment().getPropertySources().addFirst(new MapPropertySource("own house", own));
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -27,8 +27,36 @@ class PatternsTest {
     private static final int LOOKS = 64;
 
     private static final List<String> AWKWARD = List.of(
-            " ", "a", "1", "-", ".", "/", "\n", "\r\n", "@", "a@", "a.", "1.", " 1", "()", "\u00e4", "A1", "www.", "://", "\n ", "\n \n",
-            "0-", "+", "T", "2027-", "\u2028", "\ud83c\udffa", "a@a.", "x.co", "_", "%");
+            " ",
+            "a",
+            "1",
+            "-",
+            ".",
+            "/",
+            "\n",
+            "\r\n",
+            "@",
+            "a@",
+            "a.",
+            "1.",
+            " 1",
+            "()",
+            "\u00e4",
+            "A1",
+            "www.",
+            "://",
+            "\n ",
+            "\n \n",
+            "0-",
+            "+",
+            "T",
+            "2027-",
+            "\u2028",
+            "\ud83c\udffa",
+            "a@a.",
+            "x.co",
+            "_",
+            "%");
 
     private static final class TooMuchException extends RuntimeException {}
 
@@ -82,11 +110,14 @@ class PatternsTest {
             for (Field field : type.getDeclaredFields()) {
                 if (field.getType() == Pattern.class && Modifier.isStatic(field.getModifiers())) {
                     field.setAccessible(true);
-                    patterns.put(type.getSimpleName() + "." + field.getName(), new Found((Pattern) field.get(null), false));
+                    patterns.put(
+                            type.getSimpleName() + "." + field.getName(), new Found((Pattern) field.get(null), false));
                 }
                 for (Annotation annotation : field.getAnnotations()) {
                     if (annotation instanceof jakarta.validation.constraints.Pattern pattern) {
-                        patterns.put(type.getSimpleName() + "." + field.getName(), new Found(Pattern.compile(pattern.regexp()), true));
+                        patterns.put(
+                                type.getSimpleName() + "." + field.getName(),
+                                new Found(Pattern.compile(pattern.regexp()), true));
                     }
                 }
             }
@@ -97,7 +128,9 @@ class PatternsTest {
     @Test
     void noneLooksAtALongTextMoreThanAFewTimes() throws IllegalAccessException {
         Map<String, Found> patterns = patterns();
-        assertThat(patterns).containsKeys("Contact.phone", "Contact.email", "Names.AWAY", "Formats.AMOUNT").hasSizeGreaterThan(15);
+        assertThat(patterns)
+                .containsKeys("Contact.phone", "Contact.email", "Names.AWAY", "Formats.AMOUNT")
+                .hasSizeGreaterThan(15);
         List<String> dear = new ArrayList<>();
         patterns.forEach((where, found) -> {
             for (String piece : AWKWARD) {

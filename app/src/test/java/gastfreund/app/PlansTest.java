@@ -64,7 +64,8 @@ class PlansTest extends DemoHouseTest {
             Set<String> asked = askedBy(type, method);
             assertThat(asked).as(name + " was called and asked something").isNotEmpty();
             statements.addAll(asked);
-            asked.forEach(sql -> scans(sql).forEach(scan -> found.add(name + ": " + scan + "\n    " + sql.replaceAll("\\s+", " "))));
+            asked.forEach(sql ->
+                    scans(sql).forEach(scan -> found.add(name + ": " + scan + "\n    " + sql.replaceAll("\\s+", " "))));
         });
         assertThat(found).as("full scans").isEmpty();
         assertThat(statements).hasSizeGreaterThan(100);
@@ -77,7 +78,8 @@ class PlansTest extends DemoHouseTest {
     void onlyOneStoreWritesWhatTakesTime() {
         Set<String> writers = new TreeSet<>();
         eachMethod((type, method) -> {
-            if (askedBy(type, method).stream().anyMatch(sql -> WRITES.matcher(sql).find())) {
+            if (askedBy(type, method).stream()
+                    .anyMatch(sql -> WRITES.matcher(sql).find())) {
                 writers.add(type.getSimpleName());
             }
         });
@@ -104,7 +106,11 @@ class PlansTest extends DemoHouseTest {
         new TransactionTemplate(transactionManager).executeWithoutResult(transaction -> {
             transaction.setRollbackOnly();
             try {
-                method.invoke(store, Arrays.stream(method.getGenericParameterTypes()).map(Samples::of).toArray());
+                method.invoke(
+                        store,
+                        Arrays.stream(method.getGenericParameterTypes())
+                                .map(Samples::of)
+                                .toArray());
             } catch (InvocationTargetException e) {
                 // That nothing is found, or that a key refers to nothing, is no matter: the statement was asked.
                 assertThat(e.getCause()).as(method.toString()).isInstanceOf(DataAccessException.class);
@@ -119,7 +125,9 @@ class PlansTest extends DemoHouseTest {
     private Object listening(Class<?> type, Set<String> asked) {
         Constructor<?> made = type.getDeclaredConstructors()[0];
         Object[] parts = Arrays.stream(made.getParameterTypes())
-                .map(part -> part == JdbcClient.class ? JdbcClient.create(new Listening(data, asked)) : context.getBean(part))
+                .map(part -> part == JdbcClient.class
+                        ? JdbcClient.create(new Listening(data, asked))
+                        : context.getBean(part))
                 .toArray();
         try {
             made.setAccessible(true);
@@ -131,7 +139,8 @@ class PlansTest extends DemoHouseTest {
 
     private List<String> scans(String sql) {
         List<String> scans = new ArrayList<>();
-        for (Map<String, Object> row : new JdbcTemplate(data).queryForList("EXPLAIN QUERY PLAN " + sql.replaceAll("\\?", "1"))) {
+        for (Map<String, Object> row :
+                new JdbcTemplate(data).queryForList("EXPLAIN QUERY PLAN " + sql.replaceAll("\\?", "1"))) {
             String step = row.get("detail").toString();
             Matcher scan = SCAN.matcher(step);
             if (scan.find() && !isSmall(scan.group(1), sql) && !isBounded(scan.group(2), sql)) {
@@ -146,7 +155,9 @@ class PlansTest extends DemoHouseTest {
         if (SMALL.contains(name) || name.equals("CONSTANT") || name.equals("SUBQUERY")) {
             return true;
         }
-        return SMALL.stream().anyMatch(table -> Pattern.compile("\\b" + table + "(?: AS)? " + name + "\\b").matcher(sql).find());
+        return SMALL.stream().anyMatch(table -> Pattern.compile("\\b" + table + "(?: AS)? " + name + "\\b")
+                .matcher(sql)
+                .find());
     }
 
     /** An index of only those rows that wait for something is short; one that gives the order ends at the limit. */

@@ -81,26 +81,30 @@ public final class RunningApplication implements AutoCloseable {
         ProcessBuilder builder = new ProcessBuilder(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString());
         builder.command().addAll(options);
-        builder.command().addAll(List.of(
-                "-cp", System.getProperty("java.class.path"),
-                GastfreundApplication.class.getName(),
-                "--server.port=" + port,
-                "--gastfreund.home=" + home,
-                "--gastfreund.demo=" + (Files.exists(Path.of("demo")) ? "demo" : "../demo"),
-                "--gastfreund.ahead=" + ahead,
-                "--gastfreund.mail-from=house@quillmere.example",
-                "--gastfreund.shares.visitor=1000",
-                "--gastfreund.proxies=127.0.0.1",
-                "--gastfreund.limits.letters=1000000",
-                "--gastfreund.shares.house=1000",
-                "--gastfreund.gateway.url=" + standins.address(),
-                "--spring.mail.port=" + standins.smtpPort(),
-                "--gastfreund.limits.holds=1000000",
-                "--gastfreund.limits.checkouts=1000000",
-                "--gastfreund.jobs.outcomes=1s",
-                "--gastfreund.jobs.steps=200ms",
-                "--gastfreund.jobs.outbox=200ms"));
-        process = builder.redirectErrorStream(true).redirectOutput(home.resolve("log").toFile()).start();
+        builder.command()
+                .addAll(List.of(
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        GastfreundApplication.class.getName(),
+                        "--server.port=" + port,
+                        "--gastfreund.home=" + home,
+                        "--gastfreund.demo=" + (Files.exists(Path.of("demo")) ? "demo" : "../demo"),
+                        "--gastfreund.ahead=" + ahead,
+                        "--gastfreund.mail-from=house@quillmere.example",
+                        "--gastfreund.shares.visitor=1000",
+                        "--gastfreund.proxies=127.0.0.1",
+                        "--gastfreund.limits.letters=1000000",
+                        "--gastfreund.shares.house=1000",
+                        "--gastfreund.gateway.url=" + standins.address(),
+                        "--spring.mail.port=" + standins.smtpPort(),
+                        "--gastfreund.limits.holds=1000000",
+                        "--gastfreund.limits.checkouts=1000000",
+                        "--gastfreund.jobs.outcomes=1s",
+                        "--gastfreund.jobs.steps=200ms",
+                        "--gastfreund.jobs.outbox=200ms"));
+        process = builder.redirectErrorStream(true)
+                .redirectOutput(home.resolve("log").toFile())
+                .start();
         await().atMost(Duration.ofMinutes(2))
                 .pollInterval(Duration.ofMillis(200))
                 .ignoreExceptions()
@@ -147,7 +151,11 @@ public final class RunningApplication implements AutoCloseable {
         try {
             // Every request comes from somebody else: what one visitor may keep is tried elsewhere.
             String somebody = "10." + random.nextInt(256) + "." + random.nextInt(256) + "." + random.nextInt(256);
-            return http.send(request.header("X-Forwarded-For", somebody).timeout(Duration.ofSeconds(15)).build(), HttpResponse.BodyHandlers.ofString());
+            return http.send(
+                    request.header("X-Forwarded-For", somebody)
+                            .timeout(Duration.ofSeconds(15))
+                            .build(),
+                    HttpResponse.BodyHandlers.ofString());
         } catch (InterruptedException e) {
             throw new IllegalStateException(e);
         }
@@ -155,7 +163,8 @@ public final class RunningApplication implements AutoCloseable {
 
     /** The path to which an answer leads. */
     public static String path(HttpResponse<String> redirect) {
-        return URI.create(redirect.headers().firstValue("Location").orElseThrow()).getPath();
+        return URI.create(redirect.headers().firstValue("Location").orElseThrow())
+                .getPath();
     }
 
     /** The address to which an answer leads; empty where it leads nowhere. */

@@ -117,12 +117,18 @@ final class Samples {
         }
         for (Constructor<?> whole : type.getDeclaredConstructors()) {
             whole.setAccessible(true);
-            makers.add(() -> whole.newInstance(Arrays.stream(whole.getGenericParameterTypes()).map(Samples::of).toArray()));
+            makers.add(() -> whole.newInstance(Arrays.stream(whole.getGenericParameterTypes())
+                    .map(Samples::of)
+                    .toArray()));
         }
         for (Method factory : type.getMethods()) {
             if (Modifier.isStatic(factory.getModifiers()) && factory.getReturnType() == type) {
                 factory.setAccessible(true);
-                makers.add(() -> factory.invoke(null, Arrays.stream(factory.getGenericParameterTypes()).map(Samples::of).toArray()));
+                makers.add(() -> factory.invoke(
+                        null,
+                        Arrays.stream(factory.getGenericParameterTypes())
+                                .map(Samples::of)
+                                .toArray()));
             }
         }
         return makers;

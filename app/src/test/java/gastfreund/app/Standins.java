@@ -94,7 +94,8 @@ public final class Standins {
     /** A page of the stand-ins. */
     public String page(String path) {
         try {
-            HttpRequest request = HttpRequest.newBuilder(URI.create(address() + path)).build();
+            HttpRequest request =
+                    HttpRequest.newBuilder(URI.create(address() + path)).build();
             return http.send(request, HttpResponse.BodyHandlers.ofString()).body();
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -50,17 +50,23 @@ final class BigHouse {
     private BigHouse() {}
 
     static House house() {
-        List<StaffId> staff = IntStream.range(0, 20).mapToObj(i -> new StaffId("staff-" + i)).toList();
-        List<ResourceId> resources =
-                IntStream.range(0, 5).mapToObj(i -> new ResourceId("resource-" + i)).toList();
+        List<StaffId> staff =
+                IntStream.range(0, 20).mapToObj(i -> new StaffId("staff-" + i)).toList();
+        List<ResourceId> resources = IntStream.range(0, 5)
+                .mapToObj(i -> new ResourceId("resource-" + i))
+                .toList();
         return House.of(
                 "Big house",
                 ZONE,
                 Currency.getInstance("EUR"),
                 hours(480, 1260),
                 List.of(new Place(PLACE, "Place", Place.Kind.ONSITE, Schedule.always())),
-                staff.stream().map(s -> new Staff(s, s.value(), shifts(), OptionalInt.of(12))).toList(),
-                resources.stream().map(r -> new Resource(r, r.value(), 12, Schedule.always())).toList(),
+                staff.stream()
+                        .map(s -> new Staff(s, s.value(), shifts(), OptionalInt.of(12)))
+                        .toList(),
+                resources.stream()
+                        .map(r -> new Resource(r, r.value(), 12, Schedule.always()))
+                        .toList(),
                 IntStream.range(0, 10).mapToObj(i -> offer(i, staff, resources)).toList());
     }
 
@@ -78,7 +84,9 @@ final class BigHouse {
     }
 
     private static Offer offer(int number, List<StaffId> staff, List<ResourceId> resources) {
-        List<StaffId> five = IntStream.range(0, 5).mapToObj(i -> staff.get((number * 2 + i) % 20)).toList();
+        List<StaffId> five = IntStream.range(0, 5)
+                .mapToObj(i -> staff.get((number * 2 + i) % 20))
+                .toList();
         return new Offer(
                 new OfferId("offer-" + number),
                 "Offer",
@@ -111,11 +119,20 @@ final class BigHouse {
         List<Booking> bookings = new ArrayList<>(count);
         for (int i = 0; i < count; i++) {
             Offer offer = offers.get(random.nextInt(offers.size()));
-            long start = ZONE.minuteOf(FIRST.plusDays(random.nextInt(days)).atTime(9 + random.nextInt(9), random.nextInt(2) * 30));
+            long start = ZONE.minuteOf(
+                    FIRST.plusDays(random.nextInt(days)).atTime(9 + random.nextInt(9), random.nextInt(2) * 30));
             StaffId person = offer.serving().of().get(random.nextInt(5));
             bookings.add(new Booking(
-                    new BookingId("b" + i), offer.id(), start, Minutes.of(60), List.of(person), PLACE, 1,
-                    BookingStatus.CONFIRMED, null, Map.of()));
+                    new BookingId("b" + i),
+                    offer.id(),
+                    start,
+                    Minutes.of(60),
+                    List.of(person),
+                    PLACE,
+                    1,
+                    BookingStatus.CONFIRMED,
+                    null,
+                    Map.of()));
         }
         return bookings;
     }

@@ -12,12 +12,17 @@ import org.junit.jupiter.api.Test;
 /** The rules of docs/architecture.md for the core. */
 class ArchitectureTest {
 
-    private final JavaClasses core =
-            new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("gastfreund.core");
+    private final JavaClasses core = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("gastfreund.core");
 
     @Test
     void coreKnowsNothingButJavaAndARecurrenceRuleLibrary() {
-        classes().should().onlyDependOnClassesThat().resideInAnyPackage("gastfreund.core..", "java..", "org.dmfs.rfc5545..", "org.jspecify.annotations..").check(core);
+        classes()
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage("gastfreund.core..", "java..", "org.dmfs.rfc5545..", "org.jspecify.annotations..")
+                .check(core);
     }
 
     @Test

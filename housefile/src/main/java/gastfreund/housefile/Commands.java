@@ -28,8 +28,10 @@ public final class Commands {
 
     /** Runs a command; gives its exit status. */
     static int run(String[] arguments, PrintStream out, PrintStream err) {
-        if (arguments.length != 3 || !List.of("openings", "explain", "quote", "cancellation").contains(arguments[0])) {
-            err.println("usage: openings | explain | quote | cancellation, then HOUSE.json and a file with what is asked");
+        if (arguments.length != 3
+                || !List.of("openings", "explain", "quote", "cancellation").contains(arguments[0])) {
+            err.println(
+                    "usage: openings | explain | quote | cancellation, then HOUSE.json and a file with what is asked");
             return BAD_INPUT;
         }
         try {

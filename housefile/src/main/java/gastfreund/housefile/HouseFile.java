@@ -50,11 +50,11 @@ public record HouseFile(
         List<Busy> busy,
         Map<String, JsonNode> extras) {
 
-
     static final String FORMAT = "gastfreund-house/1";
     private static final int MOST = 1_000_000;
-    private static final JsonMapper JSON =
-            JsonMapper.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .build();
 
     /**
      * Parses JSON.
@@ -65,7 +65,8 @@ public record HouseFile(
         try {
             return JSON.readTree(text);
         } catch (JacksonException e) {
-            String where = e.getLocation() == null ? "" : " (line " + e.getLocation().getLineNr() + ")";
+            String where =
+                    e.getLocation() == null ? "" : " (line " + e.getLocation().getLineNr() + ")";
             throw new BadFileException(List.of(new Problem("", "is no JSON: " + e.getOriginalMessage() + where)));
         }
     }
@@ -123,26 +124,32 @@ public record HouseFile(
             this.schedules = new ScheduleReader(references);
         }
 
-        @Nullable HouseFile file() {
+        @Nullable
+        HouseFile file() {
             root.required("format").word(FORMAT);
             Node house = root.required("house").object("name", "zone", "currency", "hours", "extra");
             String name = house.required("name").text();
-            HouseZone zone = house.required("zone").parsed("a zone of the tz database", HouseZone.of("UTC"), HouseZone::of);
+            HouseZone zone =
+                    house.required("zone").parsed("a zone of the tz database", HouseZone.of("UTC"), HouseZone::of);
             OfferReader offerReader = new OfferReader(references, schedules, zone);
             List<Offer> offers = root.elements("offers").stream()
                     .map(offerReader::offer)
                     .flatMap(Optional::stream)
                     .toList();
-            Currency currency =
-                    house.required("currency").parsed("an ISO 4217 code", Currency.getInstance("EUR"), Currency::getInstance);
+            Currency currency = house.required("currency")
+                    .parsed("an ISO 4217 code", Currency.getInstance("EUR"), Currency::getInstance);
             Schedule hours = schedules.hoursOf(house);
-            List<Place> places = root.elements("places").stream().map(this::place).toList();
+            List<Place> places =
+                    root.elements("places").stream().map(this::place).toList();
             List<Staff> staff = root.elements("staff").stream().map(this::staff).toList();
             List<Resource> resources =
                     root.elements("resources").stream().map(this::resource).toList();
             Map<String, PromoCode> codes = promoCodes();
             List<Booking> bookings = bookings(offers);
-            List<Busy> busy = root.elements("busy").stream().map(this::busy).flatMap(Optional::stream).toList();
+            List<Busy> busy = root.elements("busy").stream()
+                    .map(this::busy)
+                    .flatMap(Optional::stream)
+                    .toList();
             try {
                 House whole = House.of(name, zone, currency, hours, places, staff, resources, offers);
                 return new HouseFile(whole, codes, bookings, busy, extras());
@@ -241,7 +248,8 @@ public record HouseFile(
                     node.problem("has the id of another booking");
                 }
                 OfferId offer = new OfferId(references.offer(node.required("offer")));
-                BookingStatus status = BookingStatus.ofCode(node.required("status").word(statuses()));
+                BookingStatus status =
+                        BookingStatus.ofCode(node.required("status").word(statuses()));
                 Map<AddOnId, Integer> addOns = addOns(node, offers, offer);
                 node.made(() -> new Booking(
                                 new BookingId(id),
@@ -251,7 +259,9 @@ public record HouseFile(
                                 node.elements("staff").stream()
                                         .map(s -> new StaffId(references.staff(s)))
                                         .toList(),
-                                node.member("place").map(p -> new PlaceId(references.place(p))).orElse(null),
+                                node.member("place")
+                                        .map(p -> new PlaceId(references.place(p)))
+                                        .orElse(null),
                                 node.integer("party", 1, MOST, 1),
                                 status,
                                 node.member("expires").map(Node::instant).orElse(null),
@@ -262,7 +272,9 @@ public record HouseFile(
         }
 
         private static String[] statuses() {
-            return Arrays.stream(BookingStatus.values()).map(BookingStatus::code).toArray(String[]::new);
+            return Arrays.stream(BookingStatus.values())
+                    .map(BookingStatus::code)
+                    .toArray(String[]::new);
         }
 
         private static Map<AddOnId, Integer> addOns(Node booking, List<Offer> offers, OfferId id) {

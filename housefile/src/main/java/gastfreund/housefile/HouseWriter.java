@@ -35,7 +35,9 @@ final class HouseWriter {
         ObjectNode root = object();
         root.put("format", HouseFile.FORMAT);
         ObjectNode head = root.putObject("house");
-        head.put("name", house.name()).put("zone", zone.id().getId()).put("currency", house.currency().getCurrencyCode());
+        head.put("name", house.name())
+                .put("zone", zone.id().getId())
+                .put("currency", house.currency().getCurrencyCode());
         ScheduleWriter.putHours(head, house.hours());
         putExtra(head, HouseFile.extraKey("house", ""));
         putAll(root, "places", house.places(), this::place);
@@ -78,12 +80,14 @@ final class HouseWriter {
 
     private JsonNode place(Place place) {
         ObjectNode node = object().put("id", place.id().value()).put("name", place.name());
-        node.put("kind", switch (place.kind()) {
-            case ONSITE -> "onsite";
-            case ONLINE -> "online";
-            case PHONE -> "phone";
-            case GUEST_ADDRESS -> "guest";
-        });
+        node.put(
+                "kind",
+                switch (place.kind()) {
+                    case ONSITE -> "onsite";
+                    case ONLINE -> "online";
+                    case PHONE -> "phone";
+                    case GUEST_ADDRESS -> "guest";
+                });
         ScheduleWriter.putHours(node, place.hours());
         putExtra(node, HouseFile.extraKey("places", place.id().value()));
         return node;
@@ -112,7 +116,10 @@ final class HouseWriter {
         } else {
             node.put("amount", ((PromoCode.Worth.Amount) promo.worth()).amount().minor());
         }
-        putNames(node, "offers", promo.offers().stream().map(OfferId::value).sorted().toList());
+        putNames(
+                node,
+                "offers",
+                promo.offers().stream().map(OfferId::value).sorted().toList());
         if (promo.from() != null) {
             node.put("from", exact(promo.from()));
         }
@@ -130,7 +137,8 @@ final class HouseWriter {
     }
 
     private JsonNode booking(Booking booking) {
-        ObjectNode node = object().put("id", booking.id().value()).put("offer", booking.offer().value());
+        ObjectNode node = object().put("id", booking.id().value())
+                .put("offer", booking.offer().value());
         node.put("start", exact(Interval.instantOf(booking.start())));
         node.put("minutes", booking.minutes().count());
         putNames(node, "staff", booking.staff());
@@ -154,8 +162,7 @@ final class HouseWriter {
     }
 
     private JsonNode busy(Busy busy) {
-        return object()
-                .put("staff", busy.staff().value())
+        return object().put("staff", busy.staff().value())
                 .put("from", exact(busy.interval().startInstant()))
                 .put("to", exact(busy.interval().endInstant()));
     }

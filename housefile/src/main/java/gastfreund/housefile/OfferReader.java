@@ -49,17 +49,46 @@ final class OfferReader {
 
     Optional<Offer> offer(Node node) {
         node.object(
-                "id", "title", "mode", "lengths", "basis", "starts", "prep", "reset", "sharing", "seats", "fill",
-                "party", "staff", "uses", "places", "hours", "timetable", "notice", "horizonDays", "season", "limits", "confirm",
-                "contested", "addOns", "priceRules", "payment", "terms", "taxPercent", "extra");
-        boolean timetabled = node.word("mode", new String[] {"open", "timetable"}, "open").equals("timetable");
+                "id",
+                "title",
+                "mode",
+                "lengths",
+                "basis",
+                "starts",
+                "prep",
+                "reset",
+                "sharing",
+                "seats",
+                "fill",
+                "party",
+                "staff",
+                "uses",
+                "places",
+                "hours",
+                "timetable",
+                "notice",
+                "horizonDays",
+                "season",
+                "limits",
+                "confirm",
+                "contested",
+                "addOns",
+                "priceRules",
+                "payment",
+                "terms",
+                "taxPercent",
+                "extra");
+        boolean timetabled =
+                node.word("mode", new String[] {"open", "timetable"}, "open").equals("timetable");
         PaymentReader payments = new PaymentReader(references);
         List<Length> lengths = lengths(node.required("lengths"));
         List<PlaceId> places = node.elements("places").stream()
                 .map(p -> new PlaceId(references.place(p)))
                 .toList();
         Timetable timetable = timetabled
-                ? new TimetableReader(references, lengths, places).timetable(node).orElse(null)
+                ? new TimetableReader(references, lengths, places)
+                        .timetable(node)
+                        .orElse(null)
                 : null;
         if (!timetabled) {
             node.member("timetable").ifPresent(t -> t.problem("goes with \"mode\": \"timetable\" only"));
@@ -77,7 +106,8 @@ final class OfferReader {
                 new OfferId(node.required("id").text()),
                 node.required("title").text(),
                 lengths,
-                node.word("basis", new String[] {"booking", "person"}, "booking").equals("person")
+                node.word("basis", new String[] {"booking", "person"}, "booking")
+                                .equals("person")
                         ? Offer.Basis.PERSON
                         : Offer.Basis.BOOKING,
                 node.member("starts").map(this::starts).orElse(Starts.usual()),
@@ -94,7 +124,9 @@ final class OfferReader {
                 confirm,
                 node.member("contested").map(Node::truth).orElse(false),
                 addOns(node),
-                node.elements("priceRules").stream().map(r -> payments.priceRule(r, lengths)).toList(),
+                node.elements("priceRules").stream()
+                        .map(r -> payments.priceRule(r, lengths))
+                        .toList(),
                 PaymentReader.payment(node),
                 PaymentReader.terms(node),
                 node.member("taxPercent").map(t -> t.percent(0, 100)).orElse(Percent.ZERO)));
@@ -135,9 +167,8 @@ final class OfferReader {
     private Starts starts(Node node) {
         if (node.has("at")) {
             node.object("at");
-            return new Starts.At(node.elements("at").stream()
-                    .map(t -> t.timeOfDay(false))
-                    .toList());
+            return new Starts.At(
+                    node.elements("at").stream().map(t -> t.timeOfDay(false)).toList());
         }
         node.object("every", "anchor", "offset");
         int every = node.integer("every", 1, MOST, 30);
@@ -148,13 +179,16 @@ final class OfferReader {
     }
 
     private static Sharing sharing(Node node, @Nullable Timetable timetable) {
-        boolean shared = node.word("sharing", new String[] {"private", "shared"}, "private").equals("shared");
-        Sharing.Fill fill = node.word("fill", new String[] {"first", "spread"}, "first").equals("first")
-                ? Sharing.Fill.FIRST
-                : Sharing.Fill.SPREAD;
+        boolean shared = node.word("sharing", new String[] {"private", "shared"}, "private")
+                .equals("shared");
+        Sharing.Fill fill =
+                node.word("fill", new String[] {"first", "spread"}, "first").equals("first")
+                        ? Sharing.Fill.FIRST
+                        : Sharing.Fill.SPREAD;
         OptionalInt seats = node.integer("seats", 1, MOST);
         if (timetable != null) {
-            boolean everyEntry = timetable.entries().stream().allMatch(e -> e.seats().isPresent());
+            boolean everyEntry =
+                    timetable.entries().stream().allMatch(e -> e.seats().isPresent());
             return Sharing.of((everyEntry ? seats : node.requiredInteger("seats", 1, MOST)).orElse(1), fill);
         }
         return shared
@@ -170,7 +204,8 @@ final class OfferReader {
         int usual = most;
         Optional<Node> party = node.member("party").map(p -> p.object("min", "max"));
         int min = party.map(p -> p.integer("min", 1, MOST, 1)).orElse(1);
-        int max = party.map(p -> p.integer("max", 1, MOST, Math.max(min, usual))).orElse(usual);
+        int max =
+                party.map(p -> p.integer("max", 1, MOST, Math.max(min, usual))).orElse(usual);
         return party.flatMap(p -> p.made(() -> new Party(min, max))).orElse(new Party(1, usual));
     }
 
@@ -199,9 +234,7 @@ final class OfferReader {
                     if (lengths.stream().noneMatch(l -> l.id().value().equals(price.getKey()))) {
                         price.getValue().problem("is no length of the offer");
                     }
-                    byLength.put(
-                            new LengthId(price.getKey()),
-                            price.getValue().amount());
+                    byLength.put(new LengthId(price.getKey()), price.getValue().amount());
                 }
                 prices.put(new StaffId(person.getKey()), byLength);
             }
@@ -211,8 +244,8 @@ final class OfferReader {
 
     private Use use(Node node) {
         node.object("resource", "units", "per");
-        Use.Per per = Use.Per.valueOf(
-                node.word("per", new String[] {"session", "booking", "person"}, "session").toUpperCase(Locale.ROOT));
+        Use.Per per = Use.Per.valueOf(node.word("per", new String[] {"session", "booking", "person"}, "session")
+                .toUpperCase(Locale.ROOT));
         return new Use(
                 new ResourceId(references.resource(node.required("resource"))), node.integer("units", 1, MOST, 1), per);
     }
@@ -241,8 +274,8 @@ final class OfferReader {
         List<AddOn> addOns = new ArrayList<>();
         for (Node addOn : node.elements("addOns")) {
             addOn.object("id", "title", "price", "per", "max", "minutes");
-            AddOn.Per per = AddOn.Per.valueOf(
-                    addOn.word("per", new String[] {"unit", "booking", "person"}, "unit").toUpperCase(Locale.ROOT));
+            AddOn.Per per = AddOn.Per.valueOf(addOn.word("per", new String[] {"unit", "booking", "person"}, "unit")
+                    .toUpperCase(Locale.ROOT));
             addOn.made(() -> new AddOn(
                             new AddOnId(addOn.required("id").text()),
                             addOn.required("title").text(),

@@ -82,7 +82,8 @@ final class OfferWriter {
 
     static JsonNode length(Length length) {
         ObjectNode node = HouseWriter.object().put("id", length.id().value());
-        node.put("minutes", length.minutes().count()).put("price", length.price().minor());
+        node.put("minutes", length.minutes().count())
+                .put("price", length.price().minor());
         if (length.maxUnits() != 1) {
             node.putObject("units").put("min", length.minUnits()).put("max", length.maxUnits());
         }
@@ -94,7 +95,9 @@ final class OfferWriter {
         if (offer.starts() instanceof Starts.At at) {
             starts.putArray("at");
             HouseWriter.putNames(
-                    starts, "at", at.minutesOfDay().stream().map(ScheduleWriter::time).toList());
+                    starts,
+                    "at",
+                    at.minutesOfDay().stream().map(ScheduleWriter::time).toList());
         } else if (offer.starts() instanceof Starts.Clock clock) {
             starts.put("every", clock.every()).put("anchor", "clock").put("offset", clock.offset());
         } else {
@@ -131,7 +134,8 @@ final class OfferWriter {
                     ObjectNode lengths = prices.putObject(person.value());
                     own.entrySet().stream()
                             .sorted(Comparator.comparing(e -> e.getKey().value()))
-                            .forEach(e -> lengths.put(e.getKey().value(), e.getValue().minor()));
+                            .forEach(e ->
+                                    lengths.put(e.getKey().value(), e.getValue().minor()));
                 }
             }
         }
@@ -143,7 +147,8 @@ final class OfferWriter {
     }
 
     private static JsonNode entry(Timetable.Entry entry) {
-        ObjectNode node = HouseWriter.object().put("start", entry.times().start().toString());
+        ObjectNode node =
+                HouseWriter.object().put("start", entry.times().start().toString());
         entry.times().rule().ifPresent(rule -> node.put("rrule", rule));
         HouseWriter.putNames(node, "exdates", entry.times().without());
         node.put("length", entry.length().id().value());

@@ -31,8 +31,20 @@ final class PaymentReader {
     /** @param lengths of the offer, which a rule may name */
     PriceRule priceRule(Node node, List<Length> lengths) {
         node.object(
-                "percent", "add", "set", "from", "to", "days", "dates", "hoursBeforeAtLeast", "hoursBeforeLessThan",
-                "partyAtLeast", "partyLessThan", "staff", "places", "lengths");
+                "percent",
+                "add",
+                "set",
+                "from",
+                "to",
+                "days",
+                "dates",
+                "hoursBeforeAtLeast",
+                "hoursBeforeLessThan",
+                "partyAtLeast",
+                "partyLessThan",
+                "staff",
+                "places",
+                "lengths");
         Optional<Node> dates = node.member("dates").map(d -> d.object("from", "to"));
         return new PriceRule(
                 change(node),
@@ -60,7 +72,9 @@ final class PaymentReader {
     }
 
     private static OptionalInt timeOfDay(Node node, String name, boolean endOfDayToo) {
-        return node.member(name).map(n -> OptionalInt.of(n.timeOfDay(endOfDayToo))).orElse(OptionalInt.empty());
+        return node.member(name)
+                .map(n -> OptionalInt.of(n.timeOfDay(endOfDayToo)))
+                .orElse(OptionalInt.empty());
     }
 
     private static <T> Set<T> ids(Node node, String name, Function<Node, T> read) {
@@ -79,7 +93,8 @@ final class PaymentReader {
             return new PriceRule.Change.Share(node.required("percent").percent(-Node.MOST_PERCENT, Node.MOST_PERCENT));
         }
         return node.has("add")
-                ? new PriceRule.Change.Add(Money.ofMinor(node.required("add").number(-Node.MOST_MONEY, Node.MOST_MONEY)))
+                ? new PriceRule.Change.Add(
+                        Money.ofMinor(node.required("add").number(-Node.MOST_MONEY, Node.MOST_MONEY)))
                 : new PriceRule.Change.Set(node.required("set").amount());
     }
 
@@ -89,8 +104,9 @@ final class PaymentReader {
             return Payment.full();
         }
         Node node = member.get().object("when", "deposit", "balance");
-        Payment.When when = Payment.When.valueOf(
-                node.word("when", new String[] {"full", "deposit", "venue", "choice"}, "full").toUpperCase(Locale.ROOT));
+        Payment.When when =
+                Payment.When.valueOf(node.word("when", new String[] {"full", "deposit", "venue", "choice"}, "full")
+                        .toUpperCase(Locale.ROOT));
         if (when != Payment.When.DEPOSIT) {
             for (String only : List.of("deposit", "balance")) {
                 node.member(only).ifPresent(n -> n.problem("goes with \"when\": \"deposit\" only"));
@@ -119,7 +135,8 @@ final class PaymentReader {
                         keep(t.required("keep"))))
                 .toList();
         OptionalInt move = node.member("move")
-                .map(m -> OptionalInt.of(m.object("hoursBefore").required("hoursBefore").integer(0, MOST_HOURS)))
+                .map(m -> OptionalInt.of(
+                        m.object("hoursBefore").required("hoursBefore").integer(0, MOST_HOURS)))
                 .orElse(OptionalInt.empty());
         return node.made(() -> new Terms(tiers, move)).orElse(Terms.none());
     }

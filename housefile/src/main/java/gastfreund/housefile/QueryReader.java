@@ -34,14 +34,25 @@ final class QueryReader {
     List<Query> queries(JsonNode json) {
         List<Problem> problems = new ArrayList<>();
         List<Query> queries = new ArrayList<>();
-        Node.root(json, problems).elements().forEach(node -> node.made(() -> query(node)).ifPresent(queries::add));
+        Node.root(json, problems).elements().forEach(node -> node.made(() -> query(node))
+                .ifPresent(queries::add));
         BadFileException.throwIfAny(problems);
         return queries;
     }
 
     private Query query(Node node) {
         node.object(
-                "now", "offer", "from", "to", "length", "units", "party", "addOns", "staff", "place", "audience",
+                "now",
+                "offer",
+                "from",
+                "to",
+                "length",
+                "units",
+                "party",
+                "addOns",
+                "staff",
+                "place",
+                "audience",
                 "without");
         Instant now = node.required("now").instant();
         OfferId offer = offer(house, node.required("offer"));
@@ -79,10 +90,9 @@ final class QueryReader {
     /** Quantities by add-on. */
     static Map<AddOnId, Integer> addOns(Node owner) {
         Map<AddOnId, Integer> quantities = new HashMap<>();
-        owner.member("addOns")
-                .ifPresent(addOns -> addOns.members()
-                        .forEach(a -> quantities.put(
-                                new AddOnId(a.getKey()), a.getValue().integer(-MOST, MOST))));
+        owner.member("addOns").ifPresent(addOns -> addOns.members()
+                .forEach(a ->
+                        quantities.put(new AddOnId(a.getKey()), a.getValue().integer(-MOST, MOST))));
         return quantities;
     }
 }

@@ -69,7 +69,8 @@ final class QuoteReader {
             return Optional.empty();
         }
         Offer offer = known.get();
-        Optional<Long> start = node.made(() -> Interval.minuteOf(node.required("start").instant()));
+        Optional<Long> start =
+                node.made(() -> Interval.minuteOf(node.required("start").instant()));
         PlaceId place = place(node, offer);
         Optional<Timetable.Entry> entry = start.flatMap(s -> entry(offer, s, place));
         Optional<Length> length = length(node, offer, entry);
@@ -87,7 +88,8 @@ final class QuoteReader {
             return Optional.empty();
         }
         return Optional.of(new Quote.Asked(
-                new Line(offer, length.get(), units, party, addOns, start.get(), staff, place, now, house.zone()), pay));
+                new Line(offer, length.get(), units, party, addOns, start.get(), staff, place, now, house.zone()),
+                pay));
     }
 
     private static @Nullable PlaceId place(Node node, Offer offer) {

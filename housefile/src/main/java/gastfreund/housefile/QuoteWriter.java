@@ -26,7 +26,9 @@ final class QuoteWriter {
             put(l, "total", line.total());
             put(l, "dueNow", line.dueNow());
             put(l, "balance", line.balance());
-            l.put("balanceDue", line.balanceDue() == null ? null : line.balanceDue().toString());
+            l.put(
+                    "balanceDue",
+                    line.balanceDue() == null ? null : line.balanceDue().toString());
         }
         put(written, "subtotal", quote.subtotal());
         put(written, "discount", quote.discount());

@@ -51,7 +51,10 @@ final class ScheduleWriter {
 
     private static ObjectNode putWindow(ObjectNode node, Window window) {
         node.put("from", time(window.from())).put("to", time(window.to()));
-        HouseWriter.putNames(node, "offers", window.offers().stream().map(OfferId::value).sorted().toList());
+        HouseWriter.putNames(
+                node,
+                "offers",
+                window.offers().stream().map(OfferId::value).sorted().toList());
         if (window.deskOnly()) {
             node.put("audience", "desk");
         }
@@ -60,7 +63,10 @@ final class ScheduleWriter {
 
     /** {@code mon}, {@code tue} … in the order of the week. */
     static List<String> names(Set<DayOfWeek> days) {
-        return days.stream().sorted().map(d -> d.name().substring(0, 3).toLowerCase(Locale.ROOT)).toList();
+        return days.stream()
+                .sorted()
+                .map(d -> d.name().substring(0, 3).toLowerCase(Locale.ROOT))
+                .toList();
     }
 
     /** {@code 09:30}; minute 1440 is {@code 24:00}. */

@@ -46,7 +46,9 @@ public final class SoldFile {
         }
         BadFileException.throwIfAny(problems);
         Map<StaffId, String> staff = new LinkedHashMap<>();
-        json.path("staff").properties().forEach(p -> staff.put(new StaffId(p.getKey()), p.getValue().asString()));
+        json.path("staff")
+                .properties()
+                .forEach(p -> staff.put(new StaffId(p.getKey()), p.getValue().asString()));
         Sold sold = new Sold(
                 node.required("title").text(),
                 lengths.get(0),

@@ -48,9 +48,18 @@ final class TermsWriter {
         }
         range(node, "hoursBefore", rule.hoursAhead());
         range(node, "party", rule.party());
-        HouseWriter.putNames(node, "staff", rule.staff().stream().map(StaffId::value).sorted().toList());
-        HouseWriter.putNames(node, "places", rule.places().stream().map(PlaceId::value).sorted().toList());
-        HouseWriter.putNames(node, "lengths", rule.lengths().stream().map(LengthId::value).sorted().toList());
+        HouseWriter.putNames(
+                node,
+                "staff",
+                rule.staff().stream().map(StaffId::value).sorted().toList());
+        HouseWriter.putNames(
+                node,
+                "places",
+                rule.places().stream().map(PlaceId::value).sorted().toList());
+        HouseWriter.putNames(
+                node,
+                "lengths",
+                rule.lengths().stream().map(LengthId::value).sorted().toList());
         return node;
     }
 

@@ -61,12 +61,11 @@ final class TimetableReader {
         PlaceId place = node.member("place")
                 .map(p -> new PlaceId(references.place(p)))
                 .orElse(places.isEmpty() ? null : places.get(0));
-        Optional<Recurrence> times = (rule == null ? node.at("start") : node.at("rrule"))
-                .made(() -> Recurrence.of(start, rule, without));
+        Optional<Recurrence> times =
+                (rule == null ? node.at("start") : node.at("rrule")).made(() -> Recurrence.of(start, rule, without));
         if (times.isEmpty() || known.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(
-                new Timetable.Entry(times.get(), known.get(), staff, place, node.integer("seats", 1, MOST)));
+        return Optional.of(new Timetable.Entry(times.get(), known.get(), staff, place, node.integer("seats", 1, MOST)));
     }
 }

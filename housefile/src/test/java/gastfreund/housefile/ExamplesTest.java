@@ -49,8 +49,12 @@ class ExamplesTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"openings, queries, openings", "explain, queries, explain", "quote, baskets, quotes",
-        "cancellation, cancellations, refunds"})
+    @CsvSource({
+        "openings, queries, openings",
+        "explain, queries, explain",
+        "quote, baskets, quotes",
+        "cancellation, cancellations, refunds"
+    })
     void theDemoHouseAnswersTheCommands(String command, String asked, String answers) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         int status = Commands.run(

@@ -36,8 +36,9 @@ class HouseFileTest {
 
     @Test
     void allProblemsAreToldTogetherEachWithItsPath() {
-        assertThat(problems(
-                        """
+        assertThat(
+                        problems(
+                                """
                         {"format": "gastfreund-house/1", "colour": 1,
                          "house": {"name": "H", "zone": "Mars/Olympus", "currency": "EUR",
                                    "hours": {"weekly": [{"days": ["son"], "from": "9:00", "to": "24:00"}]}},
@@ -70,9 +71,11 @@ class HouseFileTest {
                  "bookings": [{"id": "b", "offer": "x", "start": "2027-01-11T10:00:30+01:00", "minutes": 60,
                                "status": "held"}]}
                 """;
-        assertThat(problems(offer.formatted(
-                        "\"units\": {\"min\": 0}",
-                        """
+        assertThat(
+                        problems(
+                                offer.formatted(
+                                        "\"units\": {\"min\": 0}",
+                                        """
                         "contested": true, "sharing": "shared",
                         "addOns": [{"id": "a", "title": "A", "price": 1}, {"id": "a", "title": "B", "price": 2}],
                         "priceRules": [{"percent": 5, "lengths": ["m"]}, {"percent": 5, "add": 1}],
@@ -115,7 +118,8 @@ class HouseFileTest {
                     2027-01-09T10:00 | EVERY DAY                            | no recurrence rule
                     """)
     void rulesThatAreImpossibleAreRefused(String start, String rule, String message) {
-        assertThat(problems(timetable("{\"start\": \"%s\", \"rrule\": \"%s\", \"length\": \"l\"}".formatted(start, rule))))
+        assertThat(problems(
+                        timetable("{\"start\": \"%s\", \"rrule\": \"%s\", \"length\": \"l\"}".formatted(start, rule))))
                 .singleElement()
                 .asString()
                 .startsWith("offers[0].timetable[0].rrule: ")
@@ -124,8 +128,10 @@ class HouseFileTest {
 
     @Test
     void twoSessionsAtOneStartAndPlaceAreRefused() {
-        assertThat(problems(timetable(
-                        """
+        assertThat(
+                        problems(
+                                timetable(
+                                        """
                         {"start": "2027-01-09T10:00", "rrule": "FREQ=DAILY", "length": "l"},
                         {"start": "2027-03-02T10:00", "length": "l"}
                         """)))
@@ -139,8 +145,8 @@ class HouseFileTest {
     static Stream<Path> houses() throws IOException {
         try (Stream<Path> examples = Files.list(Path.of("src/test/resources/examples"))) {
             return Stream.concat(
-                            examples.filter(f -> f.toString().matches(".*(house|random-..)\\.json")),
-                            Stream.of(Path.of("../demo/quillmere.house.json")))
+                    examples.filter(f -> f.toString().matches(".*(house|random-..)\\.json")),
+                    Stream.of(Path.of("../demo/quillmere.house.json")))
                     .sorted()
                     .toList()
                     .stream();
@@ -183,7 +189,8 @@ class HouseFileTest {
 
     @Test
     void theSchemaRefusesWhatTheReaderRefuses() {
-        assertThat(faults(HouseFile.parse("{\"format\": \"gastfreund-house/2\", \"house\": {\"name\": \"\"}, \"x\": 1}")))
+        assertThat(faults(
+                        HouseFile.parse("{\"format\": \"gastfreund-house/2\", \"house\": {\"name\": \"\"}, \"x\": 1}")))
                 .hasSizeGreaterThanOrEqualTo(4);
     }
 
@@ -201,7 +208,8 @@ class HouseFileTest {
 
     @Test
     void whatIsMissingIsNamed() {
-        assertThat(problems("{\"format\": \"gastfreund-house/1\", \"house\": {\"name\": \"H\", \"currency\": \"EUR\"}}"))
+        assertThat(problems(
+                        "{\"format\": \"gastfreund-house/1\", \"house\": {\"name\": \"H\", \"currency\": \"EUR\"}}"))
                 .containsExactly("house.zone: is missing");
     }
 

@@ -75,7 +75,9 @@ final class MoneyOracle {
     }
 
     private static JsonNode length(JsonNode offer, JsonNode line) {
-        return line.has("length") ? byId(offer.get("lengths"), line.get("length").stringValue()) : offer.get("lengths").get(0);
+        return line.has("length")
+                ? byId(offer.get("lengths"), line.get("length").stringValue())
+                : offer.get("lengths").get(0);
     }
 
     ObjectNode quote(JsonNode basket) {
@@ -97,7 +99,9 @@ final class MoneyOracle {
             JsonNode line = basket.get("lines").get(i);
             long lineTotal = amounts.get(i)[3] - discounts[i];
             ObjectNode told = lines.addObject();
-            told.put("base", amounts.get(i)[0]).put("adjusted", amounts.get(i)[1]).put("addOns", amounts.get(i)[2]);
+            told.put("base", amounts.get(i)[0])
+                    .put("adjusted", amounts.get(i)[1])
+                    .put("addOns", amounts.get(i)[2]);
             told.put("amount", amounts.get(i)[3]).put("discount", discounts[i]).put("total", lineTotal);
             dueNow += due(told, offer(line), line, lineTotal, instant(basket.get("now")));
             total += lineTotal;
@@ -107,7 +111,10 @@ final class MoneyOracle {
         for (long one : discounts) {
             discount += one;
         }
-        answer.put("subtotal", subtotal).put("discount", discount).put("promo", promo).put("total", total);
+        answer.put("subtotal", subtotal)
+                .put("discount", discount)
+                .put("promo", promo)
+                .put("total", total);
         taxes(answer.putArray("taxes"), byRate);
         answer.put("dueNow", dueNow).put("balance", total - dueNow);
         return answer;
@@ -120,20 +127,26 @@ final class MoneyOracle {
         long price = length.get("price").longValue();
         JsonNode named = line.path("staff");
         if (offer.path("staff").path("pick").asString("").equals("any") && named.size() == 1) {
-            price = offer.get("staff").path("prices").path(named.get(0).stringValue())
-                    .path(length.get("id").stringValue()).asLong(price);
+            price = offer.get("staff")
+                    .path("prices")
+                    .path(named.get(0).stringValue())
+                    .path(length.get("id").stringValue())
+                    .asLong(price);
         }
         int units = line.path("units").asInt(1);
         int party = line.path("party").asInt(1);
         long sum = 0;
         for (int unit = 0; unit < units; unit++) {
-            OffsetDateTime begins = instant(line.get("start")).plusMinutes((long) unit * length.get("minutes").intValue());
+            OffsetDateTime begins = instant(line.get("start"))
+                    .plusMinutes((long) unit * length.get("minutes").intValue());
             long running = price;
             for (JsonNode rule : offer.path("priceRules")) {
                 if (holds(rule, line, offer, length, begins.atZoneSameInstant(zone), now)) {
-                    running = rule.has("set") ? rule.get("set").longValue()
-                            : rule.has("add") ? running + rule.get("add").longValue()
-                            : running + share(rule.get("percent"), running);
+                    running = rule.has("set")
+                            ? rule.get("set").longValue()
+                            : rule.has("add")
+                                    ? running + rule.get("add").longValue()
+                                    : running + share(rule.get("percent"), running);
                     running = running < 0 ? 0 : running;
                 }
             }
@@ -166,20 +179,29 @@ final class MoneyOracle {
         } else if (from != null && time.isBefore(from) || to != null && !time.isBefore(to)) {
             return false;
         }
-        String day = date.getDayOfWeek().getDisplayName(TextStyle.SHORT, Locale.ENGLISH).toLowerCase(Locale.ROOT);
+        String day = date.getDayOfWeek()
+                .getDisplayName(TextStyle.SHORT, Locale.ENGLISH)
+                .toLowerCase(Locale.ROOT);
         JsonNode dates = rule.path("dates");
         OffsetDateTime start = instant(line.get("start"));
         int party = line.path("party").asInt(1);
-        JsonNode place = line.has("place") ? line.get("place") : offer.path("places").path(0);
+        JsonNode place =
+                line.has("place") ? line.get("place") : offer.path("places").path(0);
         return (!rule.has("days") || lists(rule.get("days"), JsonNodeFactory.instance.stringNode(day)))
-                && (!dates.has("from") || !date.isBefore(LocalDate.parse(dates.get("from").stringValue())))
-                && (!dates.has("to") || !date.isAfter(LocalDate.parse(dates.get("to").stringValue())))
+                && (!dates.has("from")
+                        || !date.isBefore(LocalDate.parse(dates.get("from").stringValue())))
+                && (!dates.has("to")
+                        || !date.isAfter(LocalDate.parse(dates.get("to").stringValue())))
                 && (!rule.has("hoursBeforeAtLeast")
-                        || !start.isBefore(now.plusHours(rule.get("hoursBeforeAtLeast").longValue())))
+                        || !start.isBefore(
+                                now.plusHours(rule.get("hoursBeforeAtLeast").longValue())))
                 && (!rule.has("hoursBeforeLessThan")
-                        || start.isBefore(now.plusHours(rule.get("hoursBeforeLessThan").longValue())))
-                && (!rule.has("partyAtLeast") || party >= rule.get("partyAtLeast").intValue())
-                && (!rule.has("partyLessThan") || party < rule.get("partyLessThan").intValue())
+                        || start.isBefore(
+                                now.plusHours(rule.get("hoursBeforeLessThan").longValue())))
+                && (!rule.has("partyAtLeast")
+                        || party >= rule.get("partyAtLeast").intValue())
+                && (!rule.has("partyLessThan")
+                        || party < rule.get("partyLessThan").intValue())
                 && (!rule.has("staff") || serves(offer, line, rule.get("staff")))
                 && (!rule.has("places") || lists(rule.get("places"), place))
                 && (!rule.has("lengths") || lists(rule.get("lengths"), length.get("id")));
@@ -217,13 +239,15 @@ final class MoneyOracle {
         if (code.has("to") && now.isAfter(instant(code.get("to")))) {
             return "expired";
         }
-        if (code.has("maxUses") && code.path("used").asInt(0) >= code.get("maxUses").intValue()) {
+        if (code.has("maxUses")
+                && code.path("used").asInt(0) >= code.get("maxUses").intValue()) {
             return "used-up";
         }
         List<Integer> eligible = new ArrayList<>();
         long sum = 0;
         for (int i = 0; i < discounts.length; i++) {
-            if (!code.has("offers") || lists(code.get("offers"), basket.get("lines").get(i).get("offer"))) {
+            if (!code.has("offers")
+                    || lists(code.get("offers"), basket.get("lines").get(i).get("offer"))) {
                 eligible.add(i);
                 sum += amounts.get(i)[3];
             }
@@ -279,8 +303,10 @@ final class MoneyOracle {
             BigInteger ten = BigInteger.TEN.pow(scale);
             BigInteger times = rate.multiply(new BigDecimal(ten)).toBigIntegerExact();
             long net = rounded(
-                    BigInteger.valueOf(sum).multiply(HUNDRED).multiply(ten), HUNDRED.multiply(ten).add(times));
-            String printed = rate.signum() == 0 ? "0" : rate.stripTrailingZeros().toPlainString();
+                    BigInteger.valueOf(sum).multiply(HUNDRED).multiply(ten),
+                    HUNDRED.multiply(ten).add(times));
+            String printed =
+                    rate.signum() == 0 ? "0" : rate.stripTrailingZeros().toPlainString();
             taxes.addObject().put("rate", printed).put("net", net).put("tax", sum - net);
         });
     }
@@ -322,7 +348,9 @@ final class MoneyOracle {
         for (int i = 0; i < tiers.size() && !host; i++) {
             int hours = tiers.get(i).get("hoursBefore").intValue();
             boolean early = !at.plusHours(hours).isAfter(start);
-            if (early && (tier == null || hours > tiers.get(tier).get("hoursBefore").intValue())) {
+            if (early
+                    && (tier == null
+                            || hours > tiers.get(tier).get("hoursBefore").intValue())) {
                 tier = i;
             }
         }
@@ -333,16 +361,23 @@ final class MoneyOracle {
             keep = total;
         } else {
             JsonNode kept = tiers.get(tier).get("keep");
-            keep = kept.has("percent") ? share(kept.get("percent"), total)
-                    : kept.has("deposit") ? Math.min(total, asked.path("deposit").asLong(0))
-                    : kept.has("amount") ? Math.min(total, kept.get("amount").longValue()) : total;
+            keep = kept.has("percent")
+                    ? share(kept.get("percent"), total)
+                    : kept.has("deposit")
+                            ? Math.min(total, asked.path("deposit").asLong(0))
+                            : kept.has("amount")
+                                    ? Math.min(total, kept.get("amount").longValue())
+                                    : total;
         }
         keep = host ? keep : Math.max(keep, asked.path("floor").asLong(0));
         JsonNode move = terms.path("move");
         ObjectNode answer = JsonNodeFactory.instance.objectNode();
         answer.put("tier", tier).put("keep", keep).put("refund", Math.max(0, paid - keep));
         answer.put("uncollected", Math.max(0, keep - paid));
-        answer.put("mayMove", move.has("hoursBefore") && !at.plusHours(move.get("hoursBefore").longValue()).isAfter(start));
+        answer.put(
+                "mayMove",
+                move.has("hoursBefore")
+                        && !at.plusHours(move.get("hoursBefore").longValue()).isAfter(start));
         return answer;
     }
 }

@@ -20,7 +20,11 @@ class MoneyOracleTest {
     @Test
     void quotesAreThoseOfTheOracle() {
         Set<String> outcomes = new HashSet<>();
-        compare("quote", RandomMoney::baskets, MoneyOracle::quote, q -> outcomes.add(q.get("promo").stringValue()));
+        compare(
+                "quote",
+                RandomMoney::baskets,
+                MoneyOracle::quote,
+                q -> outcomes.add(q.get("promo").stringValue()));
         assertThat(outcomes).as("every outcome of a code was met").hasSize(8);
     }
 

@@ -27,8 +27,9 @@ final class RandomMoney {
     }
 
     ObjectNode house() {
-        ObjectNode house = (ObjectNode) HouseFile.parse(
-                """
+        ObjectNode house = (ObjectNode)
+                HouseFile.parse(
+                        """
                 {"format": "gastfreund-house/1",
                  "house": {"name": "H", "zone": "Europe/Berlin", "currency": "EUR"},
                  "places": [{"id": "yard", "name": "Yard"}, {"id": "loft", "name": "Loft"}],
@@ -65,7 +66,11 @@ final class RandomMoney {
         ArrayNode addOns = offer.putArray("addOns");
         List<String> pers = List.of("unit", "booking", "person");
         for (String per : pers) {
-            ObjectNode addOn = addOns.addObject().put("id", per).put("title", per).put("price", amount(3000)).put("per", per);
+            ObjectNode addOn = addOns.addObject()
+                    .put("id", per)
+                    .put("title", per)
+                    .put("price", amount(3000))
+                    .put("per", per);
             addOn.put("max", per.equals("booking") ? 1 : 4);
         }
         ArrayNode rules = offer.putArray("priceRules");
@@ -214,7 +219,8 @@ final class RandomMoney {
     ArrayNode cancellations() {
         ArrayNode cases = JsonNodeFactory.instance.arrayNode();
         for (int i = 0; i < 8; i++) {
-            ObjectNode one = cases.addObject().put("offer", "o" + random.nextInt(3)).put("lineTotal", amount(20_000));
+            ObjectNode one =
+                    cases.addObject().put("offer", "o" + random.nextInt(3)).put("lineTotal", amount(20_000));
             maybe(one, "deposit", 20_000);
             maybe(one, "floor", 20_000);
             one.put("paid", amount(20_000)).put("start", instant()).put("at", instant());
@@ -256,6 +262,8 @@ final class RandomMoney {
     private String instant() {
         ZonedDateTime first = FIRST.atStartOfDay(ZONE);
         int minutes = random.nextInt(8 * 1440);
-        return first.plusMinutes(chance(2) ? minutes : minutes / 60 * 60).toOffsetDateTime().toString();
+        return first.plusMinutes(chance(2) ? minutes : minutes / 60 * 60)
+                .toOffsetDateTime()
+                .toString();
     }
 }

@@ -64,7 +64,8 @@ class BasketAdvice {
         if (inPath.isPresent() && !isBasket(inPath.get())) {
             throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         }
-        Optional<String> basket = inPath.or(() -> Optional.ofNullable(field(request, "basket")).filter(this::isBasket));
+        Optional<String> basket =
+                inPath.or(() -> Optional.ofNullable(field(request, "basket")).filter(this::isBasket));
         model.addAttribute("links", new Links(basket.orElse(null)));
         basket.map(b -> baskets.lines(b).stream().filter(l -> l.isHeld(now)).toList())
                 .ifPresent(held -> model.addAttribute("basketNote", note(held)));
@@ -102,7 +103,8 @@ class BasketAdvice {
     }
 
     private static Note note(List<BasketLine> held) {
-        Instant until = held.stream().map(BasketLine::expires).min(Instant::compareTo).orElse(null);
+        Instant until =
+                held.stream().map(BasketLine::expires).min(Instant::compareTo).orElse(null);
         return new Note(held.size(), until);
     }
 

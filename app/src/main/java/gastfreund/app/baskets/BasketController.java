@@ -100,9 +100,8 @@ class BasketController {
             @RequestParam(defaultValue = "") String proof,
             @ModelAttribute(name = "links", binding = false) Links links,
             Visitor visitor) {
-        Offer offer = catalogues.catalogue()
-                .offer(id)
-                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        Offer offer =
+                catalogues.catalogue().offer(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         Choice choice = Choice.of(offer, asked);
         KeepRequest request = new KeepRequest(choice, start, price, marks.of(visitor), seal, proof);
         Kept kept = holds.keep(links.basket(), request);
@@ -128,13 +127,16 @@ class BasketController {
 
     /** A single booking goes straight to checkout where the house wants it so. */
     private String afterKeeping(Links links) {
-        boolean straight = catalogues.catalogue().checkout().straight() && baskets.lines(links.basketAsked()).size() == 1;
+        boolean straight = catalogues.catalogue().checkout().straight()
+                && baskets.lines(links.basketAsked()).size() == 1;
         return links.basketPage() + (straight ? "/checkout" : "");
     }
 
     @GetMapping("/basket/{basket}")
     String basket(
-            @RequestParam(required = false) String changed, @ModelAttribute(name = "links", binding = false) Links links, Model model) {
+            @RequestParam(required = false) String changed,
+            @ModelAttribute(name = "links", binding = false) Links links,
+            Model model) {
         model.addAttribute("changed", changed);
         String token = links.basketAsked();
         Catalogue catalogue = catalogues.catalogue();
@@ -145,7 +147,11 @@ class BasketController {
         List<Row> rows = new ArrayList<>();
         for (BasketLine line : lines) {
             int index = held.indexOf(line);
-            rows.add(row(token, line, catalogue, index < 0 ? null : bill.quote().lines().get(index)));
+            rows.add(row(
+                    token,
+                    line,
+                    catalogue,
+                    index < 0 ? null : bill.quote().lines().get(index)));
         }
         model.addAttribute("rows", rows);
         model.addAttribute("bill", bill);
@@ -163,7 +169,10 @@ class BasketController {
         return new Row(
                 line,
                 offer,
-                line.staff().stream().map(catalogue.house()::staff).map(Staff::name).toList(),
+                line.staff().stream()
+                        .map(catalogue.house()::staff)
+                        .map(Staff::name)
+                        .toList(),
                 line.place() == null ? null : catalogue.house().place(line.place()),
                 Quantities.named(offer.addOns(), line.addOns()),
                 quoted,

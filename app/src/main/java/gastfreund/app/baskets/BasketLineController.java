@@ -34,11 +34,7 @@ class BasketLineController {
     private final VisitorMarks marks;
 
     BasketLineController(
-            BasketService baskets,
-            Holds holds,
-            CatalogueService catalogues,
-            PanelService panels,
-            VisitorMarks marks) {
+            BasketService baskets, Holds holds, CatalogueService catalogues, PanelService panels, VisitorMarks marks) {
         this.marks = marks;
         this.baskets = baskets;
         this.holds = holds;
@@ -94,12 +90,16 @@ class BasketLineController {
 
     @PostMapping("/release")
     String release(@PathVariable BookingId line, @ModelAttribute(name = "links", binding = false) Links links) {
-        boolean released = baskets.release(links.basketAsked(), line(links, line).id());
+        boolean released =
+                baskets.release(links.basketAsked(), line(links, line).id());
         return "redirect:" + links.basketPage() + (released ? "?released" : "");
     }
 
     @PostMapping("/pay")
-    String pay(@PathVariable BookingId line, @RequestParam boolean later, @ModelAttribute(name = "links", binding = false) Links links) {
+    String pay(
+            @PathVariable BookingId line,
+            @RequestParam boolean later,
+            @ModelAttribute(name = "links", binding = false) Links links) {
         baskets.choosePay(links.basketAsked(), line(links, line).id(), later ? Quote.Pay.VENUE : Quote.Pay.NOW);
         return "redirect:" + links.basketPage();
     }

@@ -68,15 +68,18 @@ public class BasketService {
     /** The lines that are not yet ordered; the hold of what the house no longer sells so is over. */
     public List<BasketLine> lines(String token) {
         Catalogue catalogue = catalogues.catalogue();
-        return store.lines(token).stream().map(l -> isSold(l, catalogue) ? l : l.over()).toList();
+        return store.lines(token).stream()
+                .map(l -> isSold(l, catalogue) ? l : l.over())
+                .toList();
     }
 
     private static boolean isSold(BasketLine line, Catalogue catalogue) {
         Offer offer = catalogue.offer(line.offer());
         return offer.length(line.length()).filter(l -> l.sells(line.units())).isPresent()
                 && offer.party().allows(line.party())
-                && line.addOns().entrySet().stream()
-                        .allMatch(e -> offer.addOn(e.getKey()).filter(a -> a.max() >= e.getValue()).isPresent());
+                && line.addOns().entrySet().stream().allMatch(e -> offer.addOn(e.getKey())
+                        .filter(a -> a.max() >= e.getValue())
+                        .isPresent());
     }
 
     /**

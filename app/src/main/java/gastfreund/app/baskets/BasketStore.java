@@ -23,7 +23,11 @@ class BasketStore {
     }
 
     boolean exists(String token) {
-        return jdbc.sql("SELECT count(*) FROM baskets WHERE token = ?").param(token).query(Integer.class).single() > 0;
+        return jdbc.sql("SELECT count(*) FROM baskets WHERE token = ?")
+                        .param(token)
+                        .query(Integer.class)
+                        .single()
+                > 0;
     }
 
     void insert(String token, Instant now) {
@@ -34,8 +38,9 @@ class BasketStore {
 
     /** The lines of a basket that are not yet ordered, in the order in which they were added. */
     List<BasketLine> lines(String basket) {
-        return jdbc.sql("SELECT b.pay, b.held_at, b.expires_at, b.first_held_at, b.renewals, " + BookingStore.RESERVED
-                        + """
+        return jdbc.sql(
+                        "SELECT b.pay, b.held_at, b.expires_at, b.first_held_at, b.renewals, " + BookingStore.RESERVED
+                                + """
                         FROM bookings b
                         WHERE b.basket = ? AND b.order_id IS NULL AND b.status = 'held'
                         ORDER BY b.rowid
@@ -72,7 +77,8 @@ class BasketStore {
 
     /** All places that are kept and not paid for. */
     List<Unpaid> unpaid(Instant now) {
-        return jdbc.sql("SELECT id, coalesce(visitor, '') AS visitor FROM bookings WHERE status = 'held' AND expires_at > ?")
+        return jdbc.sql(
+                        "SELECT id, coalesce(visitor, '') AS visitor FROM bookings WHERE status = 'held' AND expires_at > ?")
                 .param(now.getEpochSecond())
                 .query((row, n) -> new Unpaid(new BookingId(row.getString("id")), row.getString("visitor")))
                 .list();
@@ -80,11 +86,16 @@ class BasketStore {
 
     /** The code that was entered for a basket; empty where none was. */
     String promoCode(String basket) {
-        return jdbc.sql("SELECT promo_code FROM baskets WHERE token = ?").param(basket).query(String.class).single();
+        return jdbc.sql("SELECT promo_code FROM baskets WHERE token = ?")
+                .param(basket)
+                .query(String.class)
+                .single();
     }
 
     void setPromoCode(String basket, String code) {
-        jdbc.sql("UPDATE baskets SET promo_code = ? WHERE token = ?").params(code, basket).update();
+        jdbc.sql("UPDATE baskets SET promo_code = ? WHERE token = ?")
+                .params(code, basket)
+                .update();
     }
 
     /** How many orders a code has lowered. */

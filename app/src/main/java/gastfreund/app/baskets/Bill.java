@@ -11,7 +11,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import org.jspecify.annotations.Nullable;
 
 /**
  * All that a basket costs: its bookings, the vouchers and passes it buys, and what vouchers and passes pay of it.

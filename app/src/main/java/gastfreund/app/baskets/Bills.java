@@ -19,7 +19,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Works out what baskets cost: their bookings, what they buy in advance, and what vouchers and passes pay of it. */
@@ -41,16 +40,20 @@ class Bills {
     /** What a basket costs with these of its lines, and what pays for it. */
     Bill of(String basket, List<BasketLine> lines) {
         List<Prepaid> entered = prepaid.ofBasket(basket);
-        List<Prepaid> usable = entered.stream().filter(p -> p.isUsable(prepaid.today())).toList();
+        List<Prepaid> usable =
+                entered.stream().filter(p -> p.isUsable(prepaid.today())).toList();
         List<Prepaid> passes = usable.stream().filter(p -> !p.isVoucher()).toList();
         List<Prepaid> vouchers = usable.stream().filter(Prepaid::isVoucher).toList();
         Catalogue catalogue = catalogues.catalogue();
-        List<Line> priced = lines.stream().map(l -> BasketService.priced(l, catalogue)).toList();
-        List<OptionalInt> covered = Pass.cover(priced, passes.stream().map(Prepaid::pass).toList());
+        List<Line> priced =
+                lines.stream().map(l -> BasketService.priced(l, catalogue)).toList();
+        List<OptionalInt> covered =
+                Pass.cover(priced, passes.stream().map(Prepaid::pass).toList());
         List<Prepaid> covers = new ArrayList<>();
         covered.forEach(c -> covers.add(c.isPresent() ? passes.get(c.getAsInt()) : null));
         Quote quote = quote(basket, lines, covers);
-        Settlement settlement = Settlement.of(quote.lines(), vouchers.stream().map(Prepaid::money).toList());
+        Settlement settlement = Settlement.of(
+                quote.lines(), vouchers.stream().map(Prepaid::money).toList());
         List<Goods> goods = prepaid.goodsOfBasket(basket);
         return new Bill(
                 quote,
@@ -58,7 +61,9 @@ class Bills {
                 covers,
                 vouchers,
                 settlement,
-                entered.stream().map(p -> entered(p, priced, covers, vouchers, settlement)).toList(),
+                entered.stream()
+                        .map(p -> entered(p, priced, covers, vouchers, settlement))
+                        .toList(),
                 taxes(priced, quote, goods));
     }
 

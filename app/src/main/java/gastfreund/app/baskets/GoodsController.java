@@ -73,7 +73,9 @@ class GoodsController {
     @GetMapping("/vouchers/{id}")
     String page(@PathVariable String id, Model model) {
         PrepaidOffer offer = offer(id);
-        String first = offer.amounts().isEmpty() ? "free" : Long.toString(offer.amounts().get(0).minor());
+        String first = offer.amounts().isEmpty()
+                ? "free"
+                : Long.toString(offer.amounts().get(0).minor());
         return show(offer, new Wanted(first, "", "", ""), false, model);
     }
 
@@ -116,7 +118,8 @@ class GoodsController {
     }
 
     private PrepaidOffer offer(String id) {
-        return catalogues.catalogue()
+        return catalogues
+                .catalogue()
                 .prepaidOffer(id)
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     }

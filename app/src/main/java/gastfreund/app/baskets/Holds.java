@@ -93,7 +93,11 @@ class Holds {
         }
         int kept = store.countKept(request.visitor(), now);
         Doorkeeper.Verdict door = doorkeeper.judge(
-                Doorkeeper.Purpose.KEEP, request.visitor(), request.seal(), request.proof(), doorkeeper.bitsBeside(kept));
+                Doorkeeper.Purpose.KEEP,
+                request.visitor(),
+                request.seal(),
+                request.proof(),
+                doorkeeper.bitsBeside(kept));
         boolean welcome = door == Doorkeeper.Verdict.WELCOME;
         Kept.NotYet notYet = new Kept.NotYet(door == Doorkeeper.Verdict.SOON ? request.seal() : "");
         if (kept > 0 && !welcome) {
@@ -173,8 +177,15 @@ class Holds {
 
     private static Reserved reserved(BookingId id, Choice choice, Answer.Entry entry, Answer.Judged option) {
         return new Reserved(
-                id, choice.offer().id(), entry.time(), option.place(), choice.length().id(), choice.units(), choice.party(),
-                choice.addOns(), option.staff());
+                id,
+                choice.offer().id(),
+                entry.time(),
+                option.place(),
+                choice.length().id(),
+                choice.units(),
+                choice.party(),
+                choice.addOns(),
+                option.staff());
     }
 
     /** How many places a visitor keeps without having paid. */

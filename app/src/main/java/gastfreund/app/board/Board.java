@@ -76,5 +76,12 @@ public record Board(
 
     /** @param peak the most units taken at once */
     public record ResourceLane(
-            String name, int units, int y, int height, int rowHeight, List<Ground> ground, List<Cell> cells, int peak) {}
+            String name,
+            int units,
+            int y,
+            int height,
+            int rowHeight,
+            List<Ground> ground,
+            List<Cell> cells,
+            int peak) {}
 }

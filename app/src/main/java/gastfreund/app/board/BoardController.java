@@ -36,7 +36,8 @@ class BoardController {
     String board(
             @RequestParam(required = false) String day, @RequestParam(required = false) String booking, Model model) {
         LocalDate today = boards.today();
-        LocalDate shown = parse(day).filter(d -> d.isAfter(today.minusYears(5)) && d.isBefore(today.plusYears(5)))
+        LocalDate shown = parse(day)
+                .filter(d -> d.isAfter(today.minusYears(5)) && d.isBefore(today.plusYears(5)))
                 .orElse(today);
         Board board = boards.board(shown, booking);
         model.addAttribute("today", today);

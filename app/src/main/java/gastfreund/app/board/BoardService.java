@@ -70,23 +70,32 @@ class BoardService {
         int y = TOP;
         List<Board.StaffLane> staff = new ArrayList<>();
         for (Staff person : house.staff()) {
-            IntervalSet hours = open.getOrDefault(person.hours(), IntervalSet.empty()).within(whole);
+            IntervalSet hours =
+                    open.getOrDefault(person.hours(), IntervalSet.empty()).within(whole);
             List<Board.Block> blocks = blocks(person, bookings, catalogue, scale, selected);
             staff.add(new Board.StaffLane(person.name(), hours.intervals(), y, scale.ground(hours), blocks));
             y += STAFF_LANE + LANE_GAP;
         }
         List<Board.ResourceLane> resources = new ArrayList<>();
         for (Resource resource : house.resources()) {
-            IntervalSet hours = open.getOrDefault(resource.hours(), IntervalSet.empty()).intersect(open.getOrDefault(house.hours(), IntervalSet.empty()));
+            IntervalSet hours = open.getOrDefault(resource.hours(), IntervalSet.empty())
+                    .intersect(open.getOrDefault(house.hours(), IntervalSet.empty()));
             resources.add(pool(resource, bookings, catalogue, scale, scale.ground(hours), y, selected));
             y += POOL_HEIGHT + LANE_GAP;
         }
         long minute = Interval.firstMinuteFrom(now);
         boolean isToday = scale.shown().encloses(Interval.between(minute, minute));
-        int holds = (int) bookings.stream().filter(b -> b.status() == BookingStatus.HELD).count();
+        int holds = (int)
+                bookings.stream().filter(b -> b.status() == BookingStatus.HELD).count();
         return new Board(
-                day, y, hours(scale, catalogue), staff, resources, isToday ? scale.x(minute) : null,
-                bookings.size() - holds, holds);
+                day,
+                y,
+                hours(scale, catalogue),
+                staff,
+                resources,
+                isToday ? scale.x(minute) : null,
+                bookings.size() - holds,
+                holds);
     }
 
     /** From the first to the last hour in which somebody is there or something is booked; the usual day where that is less. */
@@ -96,7 +105,9 @@ class BoardService {
         long last = whole.start() + LAST_HOUR * 60L;
         List<Interval> all = new ArrayList<>();
         for (Staff person : house.staff()) {
-            all.addAll(open.getOrDefault(person.hours(), IntervalSet.empty()).within(whole).intervals());
+            all.addAll(open.getOrDefault(person.hours(), IntervalSet.empty())
+                    .within(whole)
+                    .intervals());
         }
         // What runs over midnight is cut off at the edge, so that the usual day keeps its width.
         bookings.stream().map(BoardBooking::time).filter(whole::encloses).forEach(all::add);
@@ -184,11 +195,13 @@ class BoardService {
                     int width = scale.x(booking.time().end()) - x;
                     int top = y + POOL_HEIGHT - (row + 1) * rowHeight;
                     String title = booking.guest() == null ? offer.title() : booking.guest() + " · " + offer.title();
-                    cells.add(new Board.Cell(booking, title, x, width, top, booking.id().equals(selected)));
+                    cells.add(new Board.Cell(
+                            booking, title, x, width, top, booking.id().equals(selected)));
                 }
             }
         }
-        return new Board.ResourceLane(resource.name(), resource.units(), y, POOL_HEIGHT, rowHeight, ground, cells, peak);
+        return new Board.ResourceLane(
+                resource.name(), resource.units(), y, POOL_HEIGHT, rowHeight, ground, cells, peak);
     }
 
     private static int units(Offer offer, Resource resource, BoardBooking booking) {
@@ -201,8 +214,8 @@ class BoardService {
     /** Six weeks with the day in the third. */
     Ruler ruler(LocalDate selected) {
         Catalogue catalogue = catalogues.catalogue();
-        LocalDate first =
-                selected.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)).minusWeeks(2);
+        LocalDate first = selected.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY))
+                .minusWeeks(2);
         Days days = Days.between(catalogue.zone(), first.minusDays(1), first.plusDays(Ruler.DAYS - 1L));
         List<BoardBooking> bookings = store.between(days.span(), clock.instant());
         long[] staffOpen = new long[days.count()];
@@ -223,7 +236,9 @@ class BoardService {
             if (countsForStaff(booking, offer, bookings)) {
                 add(staffTaken, days, taken, booking.staff().size());
             }
-            long units = catalogue.house().resources().stream().mapToLong(r -> units(offer, r, booking)).sum();
+            long units = catalogue.house().resources().stream()
+                    .mapToLong(r -> units(offer, r, booking))
+                    .sum();
             add(unitsTaken, days, taken, units);
             int day = days.dayOf(booking.time().start());
             if (booking.status() == BookingStatus.REQUESTED && day >= 0 && day < waiting.length) {
@@ -236,7 +251,13 @@ class BoardService {
             int fill = percent == 0 ? 0 : Math.max(3, percent * FULL / 100);
             LocalDate date = days.date(day);
             ticks.add(new Ruler.Tick(
-                    date, (day - 1) * TICK, fill, percent, staffOpen[day] + unitsOpen[day] > 0, waiting[day], date.equals(selected)));
+                    date,
+                    (day - 1) * TICK,
+                    fill,
+                    percent,
+                    staffOpen[day] + unitsOpen[day] > 0,
+                    waiting[day],
+                    date.equals(selected)));
         }
         return new Ruler(List.copyOf(ticks));
     }
@@ -245,7 +266,8 @@ class BoardService {
     private static boolean countsForStaff(BoardBooking booking, Offer offer, List<BoardBooking> all) {
         return !offer.sharing().shared()
                 || all.stream()
-                        .filter(b -> b.offer().equals(booking.offer()) && b.time().equals(booking.time()))
+                        .filter(b ->
+                                b.offer().equals(booking.offer()) && b.time().equals(booking.time()))
                         .filter(b -> b.staff().equals(booking.staff()))
                         .findFirst()
                         .filter(booking::equals)

@@ -31,7 +31,8 @@ class BoardStore {
                         FROM bookings b
                         LEFT JOIN orders o ON o.id = b.order_id
                         LEFT JOIN order_lines l ON l.booking = b.id
-                        WHERE\s""" + BookedStore.TOUCHING + " ORDER BY b.start_at, b.id")
+                        WHERE\s"""
+                        + BookedStore.TOUCHING + " ORDER BY b.start_at, b.id")
                 .param("from", stretch.start() * 60)
                 .param("to", stretch.end() * 60)
                 .param("now", now.getEpochSecond())

@@ -14,7 +14,9 @@ record Scale(Interval shown) {
     int x(long minute) {
         long inside = Math.max(shown.start(), Math.min(shown.end(), minute));
         return Board.LEFT
-                + Math.toIntExact((inside - shown.start()) * (Board.WIDTH - Board.LEFT) / shown.length().count());
+                + Math.toIntExact((inside - shown.start())
+                        * (Board.WIDTH - Board.LEFT)
+                        / shown.length().count());
     }
 
     List<Board.Ground> ground(IntervalSet open) {

@@ -89,11 +89,14 @@ public class BookingPage {
         model.addAttribute("moves", moves);
         model.addAttribute("documents", documents.ofOrder(order));
         model.addAttribute("now", clock.instant());
-        model.addAttribute("authorised", Money.sum(all.stream().map(Payment::authorised).toList()));
+        model.addAttribute(
+                "authorised", Money.sum(all.stream().map(Payment::authorised).toList()));
         model.addAttribute("later", order.later());
         model.addAttribute("unpaid", paying.unpaid(order));
-        model.addAttribute("asks", !order.standing().isEmpty()
-                && order.standing().stream().allMatch(l -> l.status() == BookingStatus.REQUESTED));
+        model.addAttribute(
+                "asks",
+                !order.standing().isEmpty()
+                        && order.standing().stream().allMatch(l -> l.status() == BookingStatus.REQUESTED));
         Optional<Payment> transfer = all.stream()
                 .filter(p -> p.isTransfer() && p.state().isOpen() && p.reference() != null)
                 .findFirst();
@@ -104,16 +107,24 @@ public class BookingPage {
         model.addAttribute("odd", odd);
         model.addAttribute("unreachable", unreachable);
         model.addAttribute("proving", proving);
-        model.addAttribute("asking", order.status() == OrderStatus.WAITING
-                && !refused && !odd && !unreachable && !proving && transfer.isEmpty());
+        model.addAttribute(
+                "asking",
+                order.status() == OrderStatus.WAITING
+                        && !refused
+                        && !odd
+                        && !unreachable
+                        && !proving
+                        && transfer.isEmpty());
         model.addAttribute("keptUntil", keptUntil(order));
         boolean calledOff = order.lines().stream().anyMatch(l -> l.status() == BookingStatus.CANCELLED);
         model.addAttribute("calledOff", calledOff);
         if (order.status() == OrderStatus.LAPSED && !order.lines().isEmpty() && !calledOff) {
             model.addAttribute("nearest", nearest(order.lines().get(0)));
             model.addAttribute("keepAddress", keepAddress(order.lines().get(0)));
-            model.addAttribute("cameTooLate", all.stream().anyMatch(Payment::isPaid)
-                    || all.stream().anyMatch(p -> p.state() == PaymentState.REFUNDED));
+            model.addAttribute(
+                    "cameTooLate",
+                    all.stream().anyMatch(Payment::isPaid)
+                            || all.stream().anyMatch(p -> p.state() == PaymentState.REFUNDED));
         }
     }
 

@@ -70,10 +70,11 @@ public class BookingPageController {
 
     /** Leads to the gateway for what is left to pay of a booking. */
     @PostMapping("/lines/{booking}/pay")
-    String payBalance(
-            @ModelAttribute(name = "order", binding = false) Order order, @PathVariable BookingId booking) {
+    String payBalance(@ModelAttribute(name = "order", binding = false) Order order, @PathVariable BookingId booking) {
         try {
-            return "redirect:" + balances.payAddress(order, order.lineAsked(booking).booking()).orElse(page(order));
+            return "redirect:"
+                    + balances.payAddress(order, order.lineAsked(booking).booking())
+                            .orElse(page(order));
         } catch (GatewayException e) {
             return unreachable(order, e);
         }

@@ -37,7 +37,8 @@ class Details {
         Contact trimmed = contact.trimmed();
         store.changeContact(order.id(), trimmed);
         if (!trimmed.email().equalsIgnoreCase(order.contact().email())) {
-            letters.addressChanged(store.byId(order.id()).orElseThrow(), order.contact().email());
+            letters.addressChanged(
+                    store.byId(order.id()).orElseThrow(), order.contact().email());
         }
         answers.replace(given);
         journal.noteOrder(order, Actor.GUEST, "details", clock.instant());

@@ -55,7 +55,8 @@ public class DetailsController {
             @RequestParam MultiValueMap<String, String> sent,
             Model model) {
         CheckoutRules rules = catalogues.catalogue().checkout();
-        Questionnaire questionnaire = questionnaire(order, name -> sent.getOrDefault(name, List.of())).checked();
+        Questionnaire questionnaire =
+                questionnaire(order, name -> sent.getOrDefault(name, List.of())).checked();
         CheckoutForm.require(rules, contact, errors);
         if (errors.hasErrors() || !questionnaire.isRight()) {
             model.addAttribute("form", new CheckoutForm(rules, questionnaire, List.of(), true));
@@ -68,8 +69,10 @@ public class DetailsController {
     private Questionnaire answered(Order order) {
         Map<String, List<String>> given = new HashMap<>();
         for (OrderLine line : order.standing()) {
-            orders.answersOf(line.booking()).forEach(a -> given.put(
-                    Questionnaire.name(a.booking(), a.person(), a.question()), a.value().lines().toList()));
+            orders.answersOf(line.booking())
+                    .forEach(a -> given.put(
+                            Questionnaire.name(a.booking(), a.person(), a.question()),
+                            a.value().lines().toList()));
         }
         return questionnaire(order, name -> given.getOrDefault(name, List.of()));
     }

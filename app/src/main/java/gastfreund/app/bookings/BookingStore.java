@@ -59,7 +59,9 @@ public class BookingStore {
     /** Who serves, as a row of a statement with {@link #RESERVED} says. */
     public static List<StaffId> staff(ResultSet row) throws SQLException {
         String staff = row.getString("staff");
-        return staff == null ? List.of() : Arrays.stream(staff.split(" ")).map(StaffId::new).toList();
+        return staff == null
+                ? List.of()
+                : Arrays.stream(staff.split(" ")).map(StaffId::new).toList();
     }
 
     private static Map<String, @Nullable Object> parameters(Reserved reserved, Hold hold) {
@@ -67,7 +69,8 @@ public class BookingStore {
         parameters.put("id", reserved.id().value());
         parameters.put("start", reserved.time().start() * 60);
         parameters.put("end", reserved.time().end() * 60);
-        parameters.put("place", reserved.place() == null ? null : reserved.place().value());
+        parameters.put(
+                "place", reserved.place() == null ? null : reserved.place().value());
         parameters.put("length", reserved.length().value());
         parameters.put("units", reserved.units());
         parameters.put("party", reserved.party());
@@ -160,7 +163,10 @@ public class BookingStore {
     /** Writes busy time of one of the staff. */
     public void insert(Busy busy) {
         jdbc.sql("INSERT INTO busy (staff, start_at, end_at) VALUES (?, ?, ?)")
-                .params(busy.staff().value(), busy.interval().start() * 60, busy.interval().end() * 60)
+                .params(
+                        busy.staff().value(),
+                        busy.interval().start() * 60,
+                        busy.interval().end() * 60)
                 .update();
     }
 
@@ -173,13 +179,17 @@ public class BookingStore {
     }
 
     private void replaceStaff(BookingId booking, List<StaffId> staff) {
-        jdbc.sql("DELETE FROM booking_staff WHERE booking = ?").param(booking.value()).update();
+        jdbc.sql("DELETE FROM booking_staff WHERE booking = ?")
+                .param(booking.value())
+                .update();
         insertStaff(booking, staff);
     }
 
     /** Makes a booking one of an order. */
     public void setOrder(BookingId booking, long order) {
-        jdbc.sql("UPDATE bookings SET order_id = ? WHERE id = ?").params(order, booking.value()).update();
+        jdbc.sql("UPDATE bookings SET order_id = ? WHERE id = ?")
+                .params(order, booking.value())
+                .update();
     }
 
     /** Lets a booking take a step; whether it is allowed is asked before. */
@@ -192,7 +202,8 @@ public class BookingStore {
     /** @param place null where the offer has none */
     public void move(BookingId booking, Interval time, @Nullable PlaceId place, List<StaffId> staff) {
         jdbc.sql("UPDATE bookings SET start_at = ?, end_at = ?, place = ? WHERE id = ?")
-                .params(Arrays.asList(time.start() * 60, time.end() * 60, place == null ? null : place.value(), booking.value()))
+                .params(Arrays.asList(
+                        time.start() * 60, time.end() * 60, place == null ? null : place.value(), booking.value()))
                 .update();
         replaceStaff(booking, staff);
     }
@@ -213,7 +224,9 @@ public class BookingStore {
 
     /** Forgets who kept the places of an order. */
     public void forgetVisitors(long order) {
-        jdbc.sql("UPDATE bookings SET visitor = NULL, basket = NULL WHERE order_id = ?").param(order).update();
+        jdbc.sql("UPDATE bookings SET visitor = NULL, basket = NULL WHERE order_id = ?")
+                .param(order)
+                .update();
     }
 
     /** Removes holds that ended before an instant without an order. */

@@ -37,7 +37,10 @@ public final class Quantities {
 
     /** As an address says it, one entry for each. */
     public static List<String> said(Map<AddOnId, Integer> quantities) {
-        return quantities.entrySet().stream().map(e -> e.getKey() + ":" + e.getValue()).sorted().toList();
+        return quantities.entrySet().stream()
+                .map(e -> e.getKey() + ":" + e.getValue())
+                .sorted()
+                .toList();
     }
 
     public static String written(Map<AddOnId, Integer> quantities) {
@@ -48,7 +51,10 @@ public final class Quantities {
 
     public static Map<AddOnId, Integer> read(String json) {
         Map<AddOnId, Integer> quantities = new LinkedHashMap<>();
-        HouseFile.parse(json).properties().forEach(p -> quantities.put(new AddOnId(p.getKey()), p.getValue().intValue()));
+        HouseFile.parse(json)
+                .properties()
+                .forEach(p ->
+                        quantities.put(new AddOnId(p.getKey()), p.getValue().intValue()));
         return quantities;
     }
 

@@ -25,24 +25,27 @@ class CatalogueStore {
 
     /** The house as a house file without bookings; empty where there is no house yet. */
     Optional<JsonNode> houseFile() {
-        return jdbc.sql("SELECT definition FROM house").query(String.class).optional().map(house -> {
-            ObjectNode file = JsonNodeFactory.instance.objectNode();
-            file.put("format", "gastfreund-house/1");
-            file.set("house", HouseFile.parse(house));
-            for (String kind : KINDS) {
-                ArrayNode things = file.putArray(kind);
-                jdbc.sql("SELECT definition FROM " + kind + " ORDER BY position, id")
-                        .query(String.class)
-                        .list()
-                        .forEach(definition -> things.add(HouseFile.parse(definition)));
-            }
-            ArrayNode codes = file.putArray("promoCodes");
-            jdbc.sql("SELECT definition FROM promo_codes ORDER BY position")
-                    .query(String.class)
-                    .list()
-                    .forEach(definition -> codes.add(HouseFile.parse(definition)));
-            return file;
-        });
+        return jdbc.sql("SELECT definition FROM house")
+                .query(String.class)
+                .optional()
+                .map(house -> {
+                    ObjectNode file = JsonNodeFactory.instance.objectNode();
+                    file.put("format", "gastfreund-house/1");
+                    file.set("house", HouseFile.parse(house));
+                    for (String kind : KINDS) {
+                        ArrayNode things = file.putArray(kind);
+                        jdbc.sql("SELECT definition FROM " + kind + " ORDER BY position, id")
+                                .query(String.class)
+                                .list()
+                                .forEach(definition -> things.add(HouseFile.parse(definition)));
+                    }
+                    ArrayNode codes = file.putArray("promoCodes");
+                    jdbc.sql("SELECT definition FROM promo_codes ORDER BY position")
+                            .query(String.class)
+                            .list()
+                            .forEach(definition -> codes.add(HouseFile.parse(definition)));
+                    return file;
+                });
     }
 
     int holdMinutes() {
@@ -62,14 +65,20 @@ class CatalogueStore {
             JsonNode things = houseFile.path(kind);
             for (int i = 0; i < things.size(); i++) {
                 jdbc.sql("INSERT INTO " + kind + " (id, position, definition) VALUES (?, ?, ?)")
-                        .params(things.get(i).get("id").stringValue(), i, things.get(i).toString())
+                        .params(
+                                things.get(i).get("id").stringValue(),
+                                i,
+                                things.get(i).toString())
                         .update();
             }
         }
         JsonNode codes = houseFile.path("promoCodes");
         for (int i = 0; i < codes.size(); i++) {
             jdbc.sql("INSERT INTO promo_codes (code, position, definition) VALUES (?, ?, ?)")
-                    .params(PromoCode.normal(codes.get(i).get("code").stringValue()), i, codes.get(i).toString())
+                    .params(
+                            PromoCode.normal(codes.get(i).get("code").stringValue()),
+                            i,
+                            codes.get(i).toString())
                     .update();
         }
     }

@@ -50,14 +50,21 @@ public record CheckoutRules(Ask company, Ask address, List<Text> texts, boolean 
 
     private static CheckoutRules read(Node rules) {
         Set<String> ids = new HashSet<>();
-        List<Text> texts = rules.elements("texts").stream().map(t -> text(t, ids)).toList();
-        return new CheckoutRules(ask(rules, "company"), ask(rules, "address"), texts, rules.truth("straight"), rules.truth("confirmByMail"));
+        List<Text> texts =
+                rules.elements("texts").stream().map(t -> text(t, ids)).toList();
+        return new CheckoutRules(
+                ask(rules, "company"),
+                ask(rules, "address"),
+                texts,
+                rules.truth("straight"),
+                rules.truth("confirmByMail"));
     }
 
     private static Text text(Node node, Set<String> ids) {
         node.object("id", "title", "wording", "agree");
         String id = Extras.id(node, ids, "text");
-        return new Text(id, node.required("title").text(), node.required("wording").text(), node.truth("agree"));
+        return new Text(
+                id, node.required("title").text(), node.required("wording").text(), node.truth("agree"));
     }
 
     private static Ask ask(Node rules, String member) {

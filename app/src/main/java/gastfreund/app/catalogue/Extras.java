@@ -39,8 +39,8 @@ record Extras(
         Map<PlaceId, String> notes = new HashMap<>();
         for (Node place : file.elements("places")) {
             place.member("extra")
-                    .ifPresent(extra -> notes.put(
-                            new PlaceId(place.required("id").text()), extra.textOrBlank("directions")));
+                    .ifPresent(extra ->
+                            notes.put(new PlaceId(place.required("id").text()), extra.textOrBlank("directions")));
         }
         Node house = file.required("house").at("extra");
         return new Extras(

@@ -32,11 +32,12 @@ class PictureController {
             throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         }
         String ending = name.substring(name.lastIndexOf('.') + 1);
-        String type = switch (ending) {
-            case "svg" -> "image/svg+xml";
-            case "jpg" -> "image/jpeg";
-            default -> "image/" + ending;
-        };
+        String type =
+                switch (ending) {
+                    case "svg" -> "image/svg+xml";
+                    case "jpg" -> "image/jpeg";
+                    default -> "image/" + ending;
+                };
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.maxAge(Duration.ofHours(1)))
                 .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox")

@@ -47,21 +47,40 @@ public record PrepaidOffer(
 
     private static PrepaidOffer voucher(Node node, Set<String> ids) {
         node.object("id", "title", "summary", "included", "picture", "pictureText", "amounts", "free", "months");
-        List<Money> amounts = node.elements("amounts").stream().map(a -> a.amount(1)).toList();
+        List<Money> amounts =
+                node.elements("amounts").stream().map(a -> a.amount(1)).toList();
         Optional<Node> free = node.member("free").map(f -> f.object("min", "max"));
         if (amounts.isEmpty() && free.isEmpty()) {
             node.problem("must have amounts, or a free one");
         }
         Money least = free.map(f -> f.required("min").amount(1)).orElse(null);
-        Money most = free.map(f -> f.required("max").amount(least == null ? 1 : least.minor())).orElse(null);
+        Money most = free.map(f -> f.required("max").amount(least == null ? 1 : least.minor()))
+                .orElse(null);
         return new PrepaidOffer(
-                id(node, ids), node.required("title").text(), Story.of(node), amounts, least, most, 0, Set.of(),
-                Percent.ZERO, node.integer("months", 1, MOST_MONTHS, 36));
+                id(node, ids),
+                node.required("title").text(),
+                Story.of(node),
+                amounts,
+                least,
+                most,
+                0,
+                Set.of(),
+                Percent.ZERO,
+                node.integer("months", 1, MOST_MONTHS, 36));
     }
 
     private static PrepaidOffer pass(Node node, Set<String> ids, Set<OfferId> known) {
         node.object(
-                "id", "title", "summary", "included", "picture", "pictureText", "price", "visits", "offers", "taxPercent",
+                "id",
+                "title",
+                "summary",
+                "included",
+                "picture",
+                "pictureText",
+                "price",
+                "visits",
+                "offers",
+                "taxPercent",
                 "months");
         Set<OfferId> offers = new HashSet<>();
         for (Node offer : node.required("offers").elements()) {

@@ -17,6 +17,10 @@ public class Speech {
     }
 
     public Formats in(Locale locale, Catalogue catalogue) {
-        return new Formats(messages, Languages.spoken(locale), catalogue.zone(), catalogue.house().currency());
+        return new Formats(
+                messages,
+                Languages.spoken(locale),
+                catalogue.zone(),
+                catalogue.house().currency());
     }
 }

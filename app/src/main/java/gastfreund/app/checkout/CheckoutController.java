@@ -107,7 +107,13 @@ class CheckoutController {
             return page(links, form, verdict == Doorkeeper.Verdict.STALE ? "" : seal, model);
         }
         OrderRequest request = new OrderRequest(
-                contact, locale, form.questionnaire().answers(), catalogue.checkout().toAgree(), way, marks.of(visitor), seal,
+                contact,
+                locale,
+                form.questionnaire().answers(),
+                catalogue.checkout().toAgree(),
+                way,
+                marks.of(visitor),
+                seal,
                 shown);
         try {
             Placed placed = orders.place(known(links), request);
@@ -143,7 +149,9 @@ class CheckoutController {
 
     private String pay(Order order, String way, Visitor visitor) {
         try {
-            return paying.payAddress(order, way, visitor).map(url -> "redirect:" + url).orElseGet(() -> page(order));
+            return paying.payAddress(order, way, visitor)
+                    .map(url -> "redirect:" + url)
+                    .orElseGet(() -> page(order));
         } catch (GatewayException e) {
             LOG.warn("order {}: {}", order.number(), e.getMessage());
             return page(order) + "?unreachable";
@@ -178,8 +186,10 @@ class CheckoutController {
         model.addAttribute("form", form);
         model.addAttribute("seal", seal.isEmpty() ? doorkeeper.seal(Doorkeeper.Purpose.CHECKOUT, known(links)) : seal);
         model.addAttribute("doorkeeper", doorkeeper);
-        model.addAttribute("proves", catalogue.checkout().confirmByMail() && bill.due().isZero());
-        model.addAttribute("asks", !rows.isEmpty() && rows.stream().allMatch(r -> r.offer().confirm() == Offer.Confirm.BY_HAND));
+        model.addAttribute(
+                "proves", catalogue.checkout().confirmByMail() && bill.due().isZero());
+        model.addAttribute(
+                "asks", !rows.isEmpty() && rows.stream().allMatch(r -> r.offer().confirm() == Offer.Confirm.BY_HAND));
         return "checkout/checkout";
     }
 

@@ -60,12 +60,27 @@ public class OrderIntake {
                 .findFirst()
                 .orElseGet(() -> offer.lengths().get(0));
         Line line = new Line(
-                offer, length, length.minUnits(), booking.party(), booking.addOns(), booking.start(), booking.staff(),
-                booking.place(), placed, catalogue.zone());
+                offer,
+                length,
+                length.minUnits(),
+                booking.party(),
+                booking.addOns(),
+                booking.start(),
+                booking.staff(),
+                booking.place(),
+                placed,
+                catalogue.zone());
         Quote quote = Quote.of(List.of(new Quote.Asked(line, Quote.Pay.NOW)), placed, catalogue.zone());
         bookings.insert(booking, length, placed);
         long order = store.insert(
-                tokens.next(), null, contact, Locale.ENGLISH, OrderStatus.PLACED, quote.total(), quote.dueNow(), null,
+                tokens.next(),
+                null,
+                contact,
+                Locale.ENGLISH,
+                OrderStatus.PLACED,
+                quote.total(),
+                quote.dueNow(),
+                null,
                 placed);
         store.insertLine(order, 0, booking.id(), quote.lines().get(0), Sold.of(line, catalogue.house()));
         bookings.setOrder(booking.id(), order);

@@ -138,25 +138,43 @@ public class Placing {
         boolean proves = isToBeProven(bill, catalogue);
         List<BookingStatus> statuses = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
-            statuses.add(proves ? BookingStatus.HELD : BookingSteps.whenPlaced(catalogue.offer(lines.get(i).offer()).confirm(), bill.dueNow(i).isZero()));
+            statuses.add(
+                    proves
+                            ? BookingStatus.HELD
+                            : BookingSteps.whenPlaced(
+                                    catalogue.offer(lines.get(i).offer()).confirm(),
+                                    bill.dueNow(i).isZero()));
         }
         boolean waits = statuses.contains(BookingStatus.HELD) || lines.isEmpty();
         OrderStatus status = waits ? OrderStatus.WAITING : OrderStatus.PLACED;
         String promoCode = bill.quote().promo() == PromoCode.Outcome.APPLIED ? baskets.promoCode(basket) : null;
         long id = store.insert(
-                tokens.next(), basket, request.contact().trimmed(), request.locale(), status, bill.total(), bill.due(),
-                promoCode, now);
+                tokens.next(),
+                basket,
+                request.contact().trimmed(),
+                request.locale(),
+                status,
+                bill.total(),
+                bill.due(),
+                promoCode,
+                now);
         answers.replace(request.answers());
         answers.agreed(id, request.agreed(), now);
         for (int i = 0; i < lines.size(); i++) {
             BasketLine line = lines.get(i);
-            store.insertLine(id, i, line.id(), bill.quote().lines().get(i), Sold.of(BasketService.priced(line, catalogue), catalogue.house()));
+            store.insertLine(
+                    id,
+                    i,
+                    line.id(),
+                    bill.quote().lines().get(i),
+                    Sold.of(BasketService.priced(line, catalogue), catalogue.house()));
             bookings.setOrder(line.id(), id);
             if (statuses.get(i) != BookingStatus.HELD) {
                 bookings.setStatus(line.id(), statuses.get(i));
             }
             String to = statuses.get(i).code();
-            steps.write(new JournalEntry(id, "booking", line.id().value(), "held", to, Actor.GUEST, "ordered", now), now);
+            steps.write(
+                    new JournalEntry(id, "booking", line.id().value(), "held", to, Actor.GUEST, "ordered", now), now);
         }
         prepaid.order(basket, id);
         settle(id, lines, bill, catalogue);
@@ -180,8 +198,12 @@ public class Placing {
 
     /** Whether nothing at all is paid with the order, and the house wants to know that its guest can be reached then. */
     private static boolean isToBeProven(Bill bill, Catalogue catalogue) {
-        boolean prepaid = bill.settlement().total().isPositive() || bill.covers().stream().anyMatch(Objects::nonNull);
-        return catalogue.checkout().confirmByMail() && bill.due().isZero() && bill.goods().isEmpty() && !prepaid;
+        boolean prepaid =
+                bill.settlement().total().isPositive() || bill.covers().stream().anyMatch(Objects::nonNull);
+        return catalogue.checkout().confirmByMail()
+                && bill.due().isZero()
+                && bill.goods().isEmpty()
+                && !prepaid;
     }
 
     /** Takes from vouchers and passes what they pay of an order. */
@@ -197,7 +219,9 @@ public class Placing {
             int voucher = v;
             Prepaid one = bill.vouchers().get(v);
             Map<BookingId, Money> now = new LinkedHashMap<>();
-            for (Settlement.Part part : bill.settlement().parts().stream().filter(p -> p.voucher() == voucher).toList()) {
+            for (Settlement.Part part : bill.settlement().parts().stream()
+                    .filter(p -> p.voucher() == voucher)
+                    .toList()) {
                 BookingId booking = lines.get(part.line()).id();
                 now.put(booking, part.now());
                 store.addPaid(booking, part.now().plus(part.later()));

@@ -61,7 +61,9 @@ class Proofs {
         }
         store.setProof(order.id(), Order.Proof.GIVEN);
         journal.noteOrder(current, Actor.GUEST, "address confirmed", clock.instant());
-        Optional<Payment> transfer = payments.ofOrder(order.id()).stream().filter(Payment::isTransfer).findFirst();
+        Optional<Payment> transfer = payments.ofOrder(order.id()).stream()
+                .filter(Payment::isTransfer)
+                .findFirst();
         if (transfer.isEmpty()) {
             outcomes.proven(current);
         } else if (transfer.get().state().isOpen() && current.status() == OrderStatus.WAITING) {

@@ -76,7 +76,8 @@ public final class Questionnaire {
     private static List<String> clean(Question question, List<String> given) {
         return given.stream()
                 .map(String::strip)
-                .filter(g -> !g.isEmpty() && (question.options().isEmpty() || question.options().contains(g)))
+                .filter(g -> !g.isEmpty()
+                        && (question.options().isEmpty() || question.options().contains(g)))
                 .toList();
     }
 
@@ -84,7 +85,10 @@ public final class Questionnaire {
     public Questionnaire checked() {
         return new Questionnaire(groups.stream()
                 .map(g -> new Group(
-                        g.booking(), g.offer(), g.time(), g.party(),
+                        g.booking(),
+                        g.offer(),
+                        g.time(),
+                        g.party(),
                         g.fields().stream().map(Questionnaire::checked).toList()))
                 .toList());
     }
@@ -118,7 +122,11 @@ public final class Questionnaire {
             for (Field field : group.fields()) {
                 Question question = field.question();
                 answers.add(new GivenAnswer(
-                        group.booking(), field.person(), question.id(), question.label(), String.join("\n", field.given())));
+                        group.booking(),
+                        field.person(),
+                        question.id(),
+                        question.label(),
+                        String.join("\n", field.given())));
             }
         }
         return answers;

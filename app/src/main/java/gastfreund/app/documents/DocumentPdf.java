@@ -36,15 +36,16 @@ final class DocumentPdf {
 
     byte[] drawn() {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (com.lowagie.text.Document pdf = new com.lowagie.text.Document(PageSize.A4, MARGIN, MARGIN, MARGIN, MARGIN)) {
+        try (com.lowagie.text.Document pdf =
+                new com.lowagie.text.Document(PageSize.A4, MARGIN, MARGIN, MARGIN, MARGIN)) {
             PdfWriter.getInstance(pdf, out);
             String kind = document.kind().code();
             pdf.addTitle(f.text("document." + kind, Long.toString(document.number())));
             pdf.setDocumentLanguage(document.locale().toLanguageTag());
             pdf.open();
             pdf.add(new Paragraph(document.house(), font(true, 20, INK)));
-            Paragraph title = new Paragraph(
-                    f.text("document." + kind, Long.toString(document.number())), font(true, 13, INK));
+            Paragraph title =
+                    new Paragraph(f.text("document." + kind, Long.toString(document.number())), font(true, 13, INK));
             title.setSpacingBefore(34);
             pdf.add(title);
             pdf.add(new Paragraph(
@@ -68,7 +69,12 @@ final class DocumentPdf {
             words.add(new Phrase("\n" + item.when(), font(false, 10, QUIET)));
             row(table, words, item.amount(), font(false, 11, INK), true);
         }
-        row(table, new Phrase(f.text("ladder.total"), font(true, 13, INK)), document.total(), font(true, 13, INK), false);
+        row(
+                table,
+                new Phrase(f.text("ladder.total"), font(true, 13, INK)),
+                document.total(),
+                font(true, 13, INK),
+                false);
         for (Document.Tax tax : document.taxes()) {
             String words = f.text("ladder.tax", tax.rate()) + " (" + f.text("document.net", f.money(tax.net())) + ")";
             row(table, new Phrase(words, font(false, 10, QUIET)), tax.tax(), font(false, 10, QUIET), false);

@@ -65,17 +65,20 @@ class DocumentStore {
                 .put("rate", t.rate())
                 .put("net", t.net().minor())
                 .put("tax", t.tax().minor()));
-        return json.put("total", document.total().minor()).put("paid", document.paid().minor());
+        return json.put("total", document.total().minor())
+                .put("paid", document.paid().minor());
     }
 
     private static Document document(ResultSet row, int number) throws SQLException {
         JsonNode json = HouseFile.parse(row.getString("content"));
         List<Document.Item> items = new ArrayList<>();
-        json.get("items").forEach(i -> items.add(new Document.Item(
-                i.get("title").stringValue(), i.get("when").stringValue(), money(i, "amount"))));
+        json.get("items")
+                .forEach(i -> items.add(new Document.Item(
+                        i.get("title").stringValue(), i.get("when").stringValue(), money(i, "amount"))));
         List<Document.Tax> taxes = new ArrayList<>();
-        json.get("taxes").forEach(t ->
-                taxes.add(new Document.Tax(t.get("rate").stringValue(), money(t, "net"), money(t, "tax"))));
+        json.get("taxes")
+                .forEach(t ->
+                        taxes.add(new Document.Tax(t.get("rate").stringValue(), money(t, "net"), money(t, "tax"))));
         return new Document(
                 row.getLong("number"),
                 Document.Kind.ofCode(row.getString("kind")),

@@ -95,16 +95,28 @@ public class Documents {
     private void issue(Order order, Document.Kind kind, List<Entry> entries, Money paid) {
         Catalogue catalogue = catalogues.catalogue();
         List<Money> amounts = entries.stream().map(Entry::amount).toList();
-        List<Document.Item> items =
-                entries.stream().map(e -> new Document.Item(e.title(), e.when(), e.amount())).toList();
-        List<Document.Tax> taxes = ContainedTax.of(entries.stream().map(Entry::taxRate).toList(), amounts).stream()
+        List<Document.Item> items = entries.stream()
+                .map(e -> new Document.Item(e.title(), e.when(), e.amount()))
+                .toList();
+        List<Document.Tax> taxes = ContainedTax.of(
+                        entries.stream().map(Entry::taxRate).toList(), amounts)
+                .stream()
                 .filter(t -> t.tax().isPositive())
                 .map(t -> new Document.Tax(t.rate().toString(), t.net(), t.tax()))
                 .toList();
         store.insert(
                 order.id(),
                 new Document(
-                        0, kind, order.number(), clock.instant(), order.locale(), catalogue.house().name(),
-                        order.contact().inLines(), items, taxes, Money.sum(amounts), paid));
+                        0,
+                        kind,
+                        order.number(),
+                        clock.instant(),
+                        order.locale(),
+                        catalogue.house().name(),
+                        order.contact().inLines(),
+                        items,
+                        taxes,
+                        Money.sum(amounts),
+                        paid));
     }
 }

@@ -61,7 +61,8 @@ public class Attendance {
 
     /** Whether the host can say now that nobody came. */
     public boolean canBeMissed(OrderLine line) {
-        return line.status() == BookingStatus.CONFIRMED && !line.time().startInstant().isAfter(clock.instant());
+        return line.status() == BookingStatus.CONFIRMED
+                && !line.time().startInstant().isAfter(clock.instant());
     }
 
     /** What comes back to a guest who did not come. */

@@ -40,7 +40,9 @@ public class CancelController {
     /** What a cancellation gives back, before it is decided. */
     @GetMapping
     String question(
-            @ModelAttribute(name = "order", binding = false) Order order, @PathVariable BookingId booking, Model model) {
+            @ModelAttribute(name = "order", binding = false) Order order,
+            @PathVariable BookingId booking,
+            Model model) {
         OrderLine line = order.lineAsked(booking);
         if (!line.canBeCancelled()) {
             return "redirect:/bookings/" + order.token();

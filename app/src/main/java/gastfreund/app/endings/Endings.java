@@ -75,7 +75,13 @@ public class Endings {
         Terms.By whose = line.status() == BookingStatus.REQUESTED ? Terms.By.HOST : by;
         Terms terms = line.sold().terms();
         return terms.cancel(
-                line.total(), line.deposit(), line.paid(), line.time().startInstant(), clock.instant(), whose, line.floor());
+                line.total(),
+                line.deposit(),
+                line.paid(),
+                line.time().startInstant(),
+                clock.instant(),
+                whose,
+                line.floor());
     }
 
     /** What a cancellation by the guest gives back now. */
@@ -147,8 +153,9 @@ public class Endings {
     /** Takes back a voucher or a pass of which nothing was used, and gives back what it cost. */
     @Transactional
     public Outcome takeBack(Order order, String id, Actor host) {
-        Optional<Goods> found =
-                prepaid.goodsOfOrder(order.id()).stream().filter(g -> g.id().equals(id)).findFirst();
+        Optional<Goods> found = prepaid.goodsOfOrder(order.id()).stream()
+                .filter(g -> g.id().equals(id))
+                .findFirst();
         if (found.isEmpty() || !prepaid.takeBack(found.get(), order.id(), "taken back")) {
             return Outcome.CHANGED;
         }
@@ -249,7 +256,9 @@ public class Endings {
     }
 
     private Optional<Payment> authorised(Order order) {
-        return payments.ofOrder(order.id()).stream().filter(p -> steps.undecided(p).isPositive()).findFirst();
+        return payments.ofOrder(order.id()).stream()
+                .filter(p -> steps.undecided(p).isPositive())
+                .findFirst();
     }
 
     /** Once nothing waits for an answer, what is still put aside is of no use to anybody. */
@@ -295,7 +304,13 @@ public class Endings {
                 && (by == Terms.By.HOST || !line.visitsKept())
                 && line.sold()
                         .terms()
-                        .cancel(line.covered(), Money.ZERO, line.covered(), line.time().startInstant(), clock.instant(), by)
+                        .cancel(
+                                line.covered(),
+                                Money.ZERO,
+                                line.covered(),
+                                line.time().startInstant(),
+                                clock.instant(),
+                                by)
                         .keep()
                         .isZero();
     }

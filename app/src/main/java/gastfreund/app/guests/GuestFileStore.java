@@ -39,14 +39,18 @@ class GuestFileStore {
                 SELECT g.kind, g.title, g.price, g.recipient, g.greeting, p.code, p.rest, p.last_day
                 FROM goods g LEFT JOIN prepaid p ON p.id = g.prepaid WHERE g.order_id = ?
                 """);
-        PARTS.put("documents", "SELECT number, kind, issued_at, content FROM documents WHERE order_id = ? ORDER BY number");
+        PARTS.put(
+                "documents",
+                "SELECT number, kind, issued_at, content FROM documents WHERE order_id = ? ORDER BY number");
         PARTS.put(
                 "letters",
                 """
                 SELECT kind, recipient, subject, text_part AS text, created_at, sent_at FROM outbox
                 WHERE order_id = ? AND recipient NOT IN (SELECT email FROM hosts) ORDER BY created_at
                 """);
-        PARTS.put("journal", "SELECT at, who, about, step_from, step_to, why FROM journal WHERE order_id = ? ORDER BY id");
+        PARTS.put(
+                "journal",
+                "SELECT at, who, about, step_from, step_to, why FROM journal WHERE order_id = ? ORDER BY id");
     }
 
     private static final String ORDER =
@@ -63,8 +67,10 @@ class GuestFileStore {
 
     /** An order by the names of its columns, with a list for each of its parts. */
     Map<String, Object> of(long order) {
-        Map<String, Object> file = new LinkedHashMap<>(jdbc.sql(ORDER).param(order).query().singleRow());
-        PARTS.forEach((name, sql) -> file.put(name, jdbc.sql(sql).param(order).query().listOfRows()));
+        Map<String, Object> file =
+                new LinkedHashMap<>(jdbc.sql(ORDER).param(order).query().singleRow());
+        PARTS.forEach(
+                (name, sql) -> file.put(name, jdbc.sql(sql).param(order).query().listOfRows()));
         return file;
     }
 }

@@ -29,12 +29,7 @@ class GuestService {
     private final Clock clock;
 
     GuestService(
-            GuestStore store,
-            GuestFileStore taken,
-            Orders books,
-            Tokens tokens,
-            Clock clock,
-            BookingStore bookings) {
+            GuestStore store, GuestFileStore taken, Orders books, Tokens tokens, Clock clock, BookingStore bookings) {
         this.bookings = bookings;
         this.store = store;
         this.taken = taken;
@@ -51,7 +46,9 @@ class GuestService {
     @Transactional
     public String takeOut(String email, Actor host) {
         ObjectNode file = JsonNodeFactory.instance.objectNode();
-        file.put("format", "gastfreund-guest/1").put("guest", email).put("made", clock.instant().toString());
+        file.put("format", "gastfreund-guest/1")
+                .put("guest", email)
+                .put("made", clock.instant().toString());
         ArrayNode orders = file.putArray("orders");
         for (long id : store.ordersOf(email)) {
             orders.add(JSON.<JsonNode>valueToTree(taken.of(id)));

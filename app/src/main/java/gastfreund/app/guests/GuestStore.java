@@ -54,7 +54,8 @@ class GuestStore {
                                             AND (o.placed_at >= :before
                                                  OR EXISTS (SELECT 1 FROM bookings b
                                                             WHERE b.order_id = o.id AND b.end_at >= :before)
-                                                 OR\s""" + OPEN + ")) LIMIT 100")
+                                                 OR\s"""
+                                + OPEN + ")) LIMIT 100")
                 .param("before", before.getEpochSecond())
                 .param("now", now.getEpochSecond())
                 .query(String.class)
@@ -68,7 +69,9 @@ class GuestStore {
         run("DELETE FROM outbox WHERE order_id = ?", order);
         run("UPDATE journal SET why = '' WHERE order_id = ?", order);
         run("UPDATE payment_steps SET why = '' WHERE payment IN (SELECT id FROM payments WHERE order_id = ?)", order);
-        run("UPDATE prepaid SET recipient = '', greeting = '' WHERE id IN (SELECT prepaid FROM goods WHERE order_id = ?)", order);
+        run(
+                "UPDATE prepaid SET recipient = '', greeting = '' WHERE id IN (SELECT prepaid FROM goods WHERE order_id = ?)",
+                order);
         run("UPDATE goods SET recipient = '', greeting = '' WHERE order_id = ?", order);
         jdbc.sql(
                         """

@@ -17,19 +17,27 @@ class TidyStore {
     /** Baskets in which nothing lies any more that an order or a hold speaks of. */
     void removeBaskets(Instant before) {
         long instant = before.getEpochSecond();
-        jdbc.sql("UPDATE orders SET basket = NULL WHERE placed_at < ? AND basket IS NOT NULL").param(instant).update();
+        jdbc.sql("UPDATE orders SET basket = NULL WHERE placed_at < ? AND basket IS NOT NULL")
+                .param(instant)
+                .update();
         String old = "(SELECT b.token FROM baskets b WHERE b.created_at < ? "
                 + "AND NOT EXISTS (SELECT 1 FROM bookings k WHERE k.basket = b.token) "
                 + "AND NOT EXISTS (SELECT 1 FROM orders o WHERE o.basket = b.token))";
-        jdbc.sql("DELETE FROM goods WHERE order_id IS NULL AND basket IN " + old).param(instant).update();
-        jdbc.sql("DELETE FROM basket_prepaid WHERE basket IN " + old).param(instant).update();
-        jdbc.sql("DELETE FROM baskets WHERE token IN " + old + " AND NOT EXISTS (SELECT 1 FROM goods g WHERE g.basket = token)")
+        jdbc.sql("DELETE FROM goods WHERE order_id IS NULL AND basket IN " + old)
+                .param(instant)
+                .update();
+        jdbc.sql("DELETE FROM basket_prepaid WHERE basket IN " + old)
+                .param(instant)
+                .update();
+        jdbc.sql("DELETE FROM baskets WHERE token IN " + old
+                        + " AND NOT EXISTS (SELECT 1 FROM goods g WHERE g.basket = token)")
                 .param(instant)
                 .update();
     }
 
     void emptyLetters(Instant before) {
-        jdbc.sql("UPDATE outbox SET text_part = '', html_part = '', calendar = NULL WHERE sent_at < ? AND text_part <> ''")
+        jdbc.sql(
+                        "UPDATE outbox SET text_part = '', html_part = '', calendar = NULL WHERE sent_at < ? AND text_part <> ''")
                 .param(before.getEpochSecond())
                 .update();
     }
@@ -42,6 +50,8 @@ class TidyStore {
     }
 
     void removeSignIns(Instant before) {
-        jdbc.sql("DELETE FROM sign_ins WHERE at < ?").param(before.getEpochSecond()).update();
+        jdbc.sql("DELETE FROM sign_ins WHERE at < ?")
+                .param(before.getEpochSecond())
+                .update();
     }
 }

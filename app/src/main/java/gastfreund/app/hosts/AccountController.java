@@ -79,7 +79,8 @@ class AccountController {
         SignedIn again = new SignedIn(host, clock.instant());
         again.eraseCredentials();
         SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(again, null, again.getAuthorities()));
+        context.setAuthentication(
+                UsernamePasswordAuthenticationToken.authenticated(again, null, again.getAuthorities()));
         SecurityContextHolder.setContext(context);
         request.changeSessionId();
         sessions.saveContext(context, request, response);

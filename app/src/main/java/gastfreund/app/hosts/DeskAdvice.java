@@ -65,7 +65,8 @@ class DeskAdvice {
     void add(HttpServletRequest request, Model model) {
         if (request.getAttribute(DeskGate.HOST) instanceof Host host) {
             model.addAttribute("may", new May(host.role()));
-            model.addAttribute("toSee", rooms.stream().mapToInt(Attention::waiting).sum());
+            model.addAttribute(
+                    "toSee", rooms.stream().mapToInt(Attention::waiting).sum());
             if (!outbox.canSend()) {
                 model.addAttribute("lettersWaiting", outbox.waiting());
             }

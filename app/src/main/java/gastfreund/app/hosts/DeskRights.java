@@ -51,7 +51,10 @@ class DeskRights implements WebMvcConfigurer {
                     && request.getAttribute(DeskGate.HOST) instanceof Host host
                     && host.may(needs.value());
             if (!may) {
-                LOG.info("403 at {} {}", request.getMethod(), request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE));
+                LOG.info(
+                        "403 at {} {}",
+                        request.getMethod(),
+                        request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE));
                 response.sendError(HttpServletResponse.SC_FORBIDDEN);
             }
             return may;

@@ -37,7 +37,8 @@ class FirstWord {
     @EventListener(ApplicationReadyEvent.class)
     void say() {
         if (hosts.nobodyYet()) {
-            System.out.printf("%n  The first sign-in is made at %s with the word  %s%n%n", address.of("/desk/welcome"), word);
+            System.out.printf(
+                    "%n  The first sign-in is made at %s with the word  %s%n%n", address.of("/desk/welcome"), word);
         }
     }
 

@@ -6,7 +6,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -21,7 +20,10 @@ class HostStore {
     }
 
     boolean any() {
-        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM hosts)").query(Integer.class).single() == 1;
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM hosts)")
+                        .query(Integer.class)
+                        .single()
+                == 1;
     }
 
     Optional<Host> byEmail(String email) {
@@ -54,17 +56,25 @@ class HostStore {
     }
 
     void setPassword(String email, String password) {
-        jdbc.sql("UPDATE hosts SET password = ? WHERE email = ?").params(password, email).update();
+        jdbc.sql("UPDATE hosts SET password = ? WHERE email = ?")
+                .params(password, email)
+                .update();
     }
 
     /** Ends every session that began before. */
     void raiseEpoch(String email) {
-        jdbc.sql("UPDATE hosts SET epoch = epoch + 1 WHERE email = ?").param(email).update();
+        jdbc.sql("UPDATE hosts SET epoch = epoch + 1 WHERE email = ?")
+                .param(email)
+                .update();
     }
 
     void note(SignIn signIn) {
         jdbc.sql("INSERT INTO sign_ins (at, host, what, address) VALUES (?, ?, ?, ?)")
-                .params(signIn.at().getEpochSecond(), signIn.host(), signIn.what().code(), signIn.address())
+                .params(
+                        signIn.at().getEpochSecond(),
+                        signIn.host(),
+                        signIn.what().code(),
+                        signIn.address())
                 .update();
     }
 

@@ -25,7 +25,8 @@ final class LongPasswordEncoder implements PasswordEncoder {
 
     private static String hashed(@Nullable CharSequence password) {
         try {
-            byte[] hash = MessageDigest.getInstance("SHA-256").digest(String.valueOf(password).getBytes(StandardCharsets.UTF_8));
+            byte[] hash = MessageDigest.getInstance("SHA-256")
+                    .digest(String.valueOf(password).getBytes(StandardCharsets.UTF_8));
             return Base64.getEncoder().encodeToString(hash);
         } catch (GeneralSecurityException e) {
             throw new IllegalStateException(e);

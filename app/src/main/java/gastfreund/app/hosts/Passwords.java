@@ -43,7 +43,9 @@ class Passwords {
         }
         String plain = password.toLowerCase(Locale.ROOT);
         boolean known = common.contains(plain) || plain.chars().distinct().count() < FEWEST_SIGNS;
-        boolean itsOwn = Stream.of(own).map(word -> word.strip().toLowerCase(Locale.ROOT)).anyMatch(plain::equals);
+        boolean itsOwn = Stream.of(own)
+                .map(word -> word.strip().toLowerCase(Locale.ROOT))
+                .anyMatch(plain::equals);
         return known || itsOwn ? "password.common" : "";
     }
 }

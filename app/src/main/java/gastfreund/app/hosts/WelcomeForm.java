@@ -14,7 +14,9 @@ public record WelcomeForm(
         @NotNull @Size(max = 60) String zone,
         @NotNull @Size(max = 3) String currency,
         @NotBlank(message = "{welcome.name.missing}") @Size(max = 120) String name,
-        @NotBlank(message = "{welcome.email.wrong}") @Email(message = "{welcome.email.wrong}") @Size(max = 254, message = "{welcome.email.wrong}")
+        @NotBlank(message = "{welcome.email.wrong}")
+                @Email(message = "{welcome.email.wrong}")
+                @Size(max = 254, message = "{welcome.email.wrong}")
                 String email,
         @NotNull @Size(max = Passwords.MOST, message = "{password.length}") String password,
         @NotNull @Size(max = 60, message = "{welcome.word.wrong}") String word) {
@@ -41,6 +43,7 @@ public record WelcomeForm(
 
     @AssertTrue(message = "{welcome.currency.unknown}")
     public boolean isCurrencyKnown() {
-        return Currency.getAvailableCurrencies().stream().anyMatch(c -> c.getCurrencyCode().equals(currency));
+        return Currency.getAvailableCurrencies().stream()
+                .anyMatch(c -> c.getCurrencyCode().equals(currency));
     }
 }

@@ -89,7 +89,8 @@ public final class Formats {
             return text("money.free");
         }
         int digits = Math.max(0, currency.getDefaultFractionDigits());
-        boolean whole = BigDecimal.valueOf(money.minor(), digits).stripTrailingZeros().scale() <= 0;
+        boolean whole =
+                BigDecimal.valueOf(money.minor(), digits).stripTrailingZeros().scale() <= 0;
         return amount(money, whole ? 0 : digits, digits);
     }
 
@@ -104,7 +105,9 @@ public final class Formats {
     }
 
     public String fullDate(LocalDate date) {
-        return DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(locale).format(date);
+        return DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG)
+                .withLocale(locale)
+                .format(date);
     }
 
     /** The amount as a field shows it, without the currency: {@code 26.00}. */
@@ -119,7 +122,8 @@ public final class Formats {
             return Optional.empty();
         }
         int digits = Math.max(0, currency.getDefaultFractionDigits());
-        String plain = written.strip().replace(currency.getSymbol(locale), "").strip().replace(',', '.');
+        String plain =
+                written.strip().replace(currency.getSymbol(locale), "").strip().replace(',', '.');
         if (!AMOUNT.matcher(plain).matches()) {
             return Optional.empty();
         }
@@ -131,7 +135,9 @@ public final class Formats {
     public String bareMoney(Money money) {
         int digits = Math.max(0, currency.getDefaultFractionDigits());
         BigDecimal amount = BigDecimal.valueOf(money.minor(), digits).stripTrailingZeros();
-        return amount.signum() != 0 && amount.scale() <= 0 && amount.precision() - amount.scale() <= 3 ? amount.toPlainString() : "";
+        return amount.signum() != 0 && amount.scale() <= 0 && amount.precision() - amount.scale() <= 3
+                ? amount.toPlainString()
+                : "";
     }
 
     private String amount(Money money, int least, int digits) {
@@ -177,8 +183,9 @@ public final class Formats {
     public String dayAndTimes(Interval interval) {
         LocalDate first = zone.dateOf(interval.start());
         LocalDate last = zone.dateOf(interval.end());
-        String end = first.equals(last) ? times(interval) : time(interval.start()) + TO
-                + shortDay(last) + " " + time(interval.end());
+        String end = first.equals(last)
+                ? times(interval)
+                : time(interval.start()) + TO + shortDay(last) + " " + time(interval.end());
         return day(first) + ", " + end;
     }
 

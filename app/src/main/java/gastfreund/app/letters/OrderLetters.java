@@ -63,8 +63,12 @@ public class OrderLetters {
 
     /** The order was placed: its bookings stand, or wait for the host's yes. */
     public void placed(Order order) {
-        List<OrderLine> standing = order.standing().stream().filter(l -> l.status() != BookingStatus.REQUESTED).toList();
-        List<OrderLine> asked = order.standing().stream().filter(l -> l.status() == BookingStatus.REQUESTED).toList();
+        List<OrderLine> standing = order.standing().stream()
+                .filter(l -> l.status() != BookingStatus.REQUESTED)
+                .toList();
+        List<OrderLine> asked = order.standing().stream()
+                .filter(l -> l.status() == BookingStatus.REQUESTED)
+                .toList();
         if (standing.isEmpty()) {
             toGuest(order, "request", asked, "");
         } else {
@@ -83,8 +87,14 @@ public class OrderLetters {
         Map<String, Object> model = model(order, f, standing);
         model.put("asked", pages.rows(asked, f));
         String subject = standing.size() == 1
-                ? f.text("letter.confirmation.subject", title(standing.get(0)), f.dayAndTimes(standing.get(0).time()))
-                : f.text("letter.confirmation.subjects", standing.size(), catalogues.catalogue().house().name());
+                ? f.text(
+                        "letter.confirmation.subject",
+                        title(standing.get(0)),
+                        f.dayAndTimes(standing.get(0).time()))
+                : f.text(
+                        "letter.confirmation.subjects",
+                        standing.size(),
+                        catalogues.catalogue().house().name());
         LetterWriter.Parts parts = writer.write("confirmation", f.locale(), model);
         toGuest(order, "confirmation", subject, parts, calendar(order));
     }
@@ -173,7 +183,12 @@ public class OrderLetters {
         toGuest(order, "issued", subject, parts, null);
         Formats english = speech.in(Locale.ENGLISH, catalogues.catalogue());
         Map<String, Object> hostModel = model(order, english, List.of());
-        hostModel.put("intro", english.text("letter.host-issued.intro", order.contact().name(), issued.get(0).title()));
+        hostModel.put(
+                "intro",
+                english.text(
+                        "letter.host-issued.intro",
+                        order.contact().name(),
+                        issued.get(0).title()));
         toHosts(order, "host-issued", writer.write("host", english.locale(), hostModel), null);
     }
 
@@ -250,7 +265,8 @@ public class OrderLetters {
         toGuest(order, "too-late", subject, writer.write("too-late", f.locale(), model), null);
     }
 
-    private void toGuest(Order order, String kind, String subject, LetterWriter.Parts parts, @Nullable String calendar) {
+    private void toGuest(
+            Order order, String kind, String subject, LetterWriter.Parts parts, @Nullable String calendar) {
         String to = order.contact().email();
         outbox.putForGuest(new Letter(order.id(), kind, to, subject, parts.text(), parts.html(), calendar));
     }
@@ -272,7 +288,9 @@ public class OrderLetters {
     public String calendar(Order order) {
         Catalogue catalogue = catalogues.catalogue();
         Formats f = speech.in(order.locale(), catalogue);
-        List<OrderLine> certain = order.standing().stream().filter(l -> l.status() != BookingStatus.REQUESTED).toList();
+        List<OrderLine> certain = order.standing().stream()
+                .filter(l -> l.status() != BookingStatus.REQUESTED)
+                .toList();
         List<CalendarFile.Event> events = pages.rows(certain, f).stream()
                 .map(row -> new CalendarFile.Event(
                         row.line().booking().value(),

@@ -17,10 +17,12 @@ public class ProofKeys {
     }
 
     String keyOf(Order order) {
-        return secrets.mark("proof of address", order.token() + " " + order.contact().email());
+        return secrets.mark(
+                "proof of address", order.token() + " " + order.contact().email());
     }
 
     public boolean fits(Order order, String key) {
-        return MessageDigest.isEqual(key.getBytes(StandardCharsets.UTF_8), keyOf(order).getBytes(StandardCharsets.UTF_8));
+        return MessageDigest.isEqual(
+                key.getBytes(StandardCharsets.UTF_8), keyOf(order).getBytes(StandardCharsets.UTF_8));
     }
 }

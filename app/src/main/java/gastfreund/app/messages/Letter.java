@@ -10,4 +10,10 @@ import org.jspecify.annotations.Nullable;
  * @param calendar an iCalendar file to go with it; null: none
  */
 public record Letter(
-        @Nullable Long order, String kind, String recipient, String subject, String text, String html, @Nullable String calendar) {}
+        @Nullable Long order,
+        String kind,
+        String recipient,
+        String subject,
+        String text,
+        String html,
+        @Nullable String calendar) {}

@@ -14,7 +14,8 @@ public class LetterWriter {
 
     /** Mail programs know no style sheets; these go into the elements, from one place. */
     private static final Map<String, String> STYLES = Map.of(
-            "body", "margin:0;padding:24px;background:#fbf7f1;color:#2a1f2d;font:16px/1.55 Figtree,Helvetica,Arial,sans-serif",
+            "body",
+                    "margin:0;padding:24px;background:#fbf7f1;color:#2a1f2d;font:16px/1.55 Figtree,Helvetica,Arial,sans-serif",
             "sheet", "max-width:560px;margin:0 auto",
             "title", "font-size:24px;line-height:1.25;margin:0 0 16px",
             "line", "background:#fffdf9;border-radius:14px;padding:16px 20px;margin:0 0 12px",
@@ -40,6 +41,7 @@ public class LetterWriter {
         all.put("css", STYLES);
         Context context = new Context(locale, all);
         String text = templates.process("messages/" + kind + ".txt", context);
-        return new Parts(GAPS.matcher(text).replaceAll("\n\n").strip() + "\n", templates.process("messages/" + kind, context));
+        return new Parts(
+                GAPS.matcher(text).replaceAll("\n\n").strip() + "\n", templates.process("messages/" + kind, context));
     }
 }

@@ -67,7 +67,11 @@ public class Outbox {
     public void putForGuest(Letter letter) {
         Instant now = clock.instant();
         int ahead = store.countSince(letter.recipient(), now.minus(DAY));
-        store.insert(tokens.next(), letter, now, now.plus(DAY.multipliedBy(ahead / mailed.limits().letters())));
+        store.insert(
+                tokens.next(),
+                letter,
+                now,
+                now.plus(DAY.multipliedBy(ahead / mailed.limits().letters())));
     }
 
     /** Whether letters can go out: a sender and the house's own address must have been set. */
@@ -87,9 +91,11 @@ public class Outbox {
             return;
         }
         try {
-            rounds.each(Kind.LETTER, store.due(clock.instant()).stream()
-                    .map(waiting -> new Entry(waiting.id(), () -> send(waiting)))
-                    .toList());
+            rounds.each(
+                    Kind.LETTER,
+                    store.due(clock.instant()).stream()
+                            .map(waiting -> new Entry(waiting.id(), () -> send(waiting)))
+                            .toList());
         } finally {
             sending.unlock();
         }

@@ -55,7 +55,9 @@ class OutboxStore {
     }
 
     int countWaiting() {
-        return jdbc.sql("SELECT count(*) FROM outbox WHERE sent_at IS NULL").query(Integer.class).single();
+        return jdbc.sql("SELECT count(*) FROM outbox WHERE sent_at IS NULL")
+                .query(Integer.class)
+                .single();
     }
 
     List<Waiting> due(Instant now) {

@@ -63,7 +63,8 @@ class MovePages {
      * @param asksForPrice whether whoever moves may leave the price as it was
      * @param pricesStay whether it stays, since they may not lower it
      */
-    public record Change(Side side, OrderRows.Row row, Moves.Proposal proposal, boolean asksForPrice, boolean pricesStay) {}
+    public record Change(
+            Side side, OrderRows.Row row, Moves.Proposal proposal, boolean asksForPrice, boolean pricesStay) {}
 
     private final OrderRows rows;
     private final Moves moves;
@@ -95,8 +96,9 @@ class MovePages {
      */
     String change(Side side, long start, @Nullable Host host, Model model) {
         OrderLine line = side.line();
-        Optional<Moves.Proposal> found =
-                moves.mayMove(line, side.by()) ? moves.proposal(side.order(), line, start, side.by()) : Optional.empty();
+        Optional<Moves.Proposal> found = moves.mayMove(line, side.by())
+                ? moves.proposal(side.order(), line, start, side.by())
+                : Optional.empty();
         if (found.isEmpty()) {
             return gone(side);
         }

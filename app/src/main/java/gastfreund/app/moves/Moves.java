@@ -29,7 +29,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -119,10 +118,16 @@ public class Moves {
                 ? "/bookings/" + order.token() + "/lines/" + line.booking() + "/move"
                 : "/desk/orders/" + order.number() + "/bookings/" + line.booking() + "/move";
         Offer now = catalogues.catalogue().offer(line.offer());
-        return line.sold().within(now, line.units(), line.party()).map(offer -> Choice.moving(
-                offer, line.party(), line.length(), line.units(), line.addOns(),
-                line.place() != null && offer.isAt(line.place()) ? line.place() : offer.placeOr(null),
-                new Choice.Moving(address, line.booking(), true, by)));
+        return line.sold()
+                .within(now, line.units(), line.party())
+                .map(offer -> Choice.moving(
+                        offer,
+                        line.party(),
+                        line.length(),
+                        line.units(),
+                        line.addOns(),
+                        line.place() != null && offer.isAt(line.place()) ? line.place() : offer.placeOr(null),
+                        new Choice.Moving(address, line.booking(), true, by)));
     }
 
     /** What a move to a start would do; empty where it cannot be had. */
@@ -131,7 +136,8 @@ public class Moves {
         Instant now = clock.instant();
         LocalDate date = catalogue.zone().dateOf(start);
         return choice(order, line, by).stream()
-                .flatMap(c -> openings.openings(c.within(catalogue.house()), c.query(date, date, now)).entries().stream())
+                .flatMap(c ->
+                        openings.openings(c.within(catalogue.house()), c.query(date, date, now)).entries().stream())
                 .filter(e -> e.time().start() == start && start != line.time().start())
                 .findFirst()
                 .filter(e -> isWithinPass(line, catalogue.zone().dateOf(e.time().start())))
@@ -141,12 +147,20 @@ public class Moves {
     /** The same move at the price that the booking had. */
     private static Proposal atOldPrice(OrderLine line, Proposal proposal) {
         return new Proposal(
-                proposal.time(), proposal.option(), line.total(), Money.ZERO, Money.ZERO, proposal.floor(), proposal.visits());
+                proposal.time(),
+                proposal.option(),
+                line.total(),
+                Money.ZERO,
+                Money.ZERO,
+                proposal.floor(),
+                proposal.visits());
     }
 
     /** A pass pays for visits until its last day. */
     private boolean isWithinPass(OrderLine line, LocalDate date) {
-        return prepaid.passOf(line.booking()).map(p -> !date.isAfter(p.lastDay())).orElse(true);
+        return prepaid.passOf(line.booking())
+                .map(p -> !date.isAfter(p.lastDay()))
+                .orElse(true);
     }
 
     /**
@@ -184,8 +198,16 @@ public class Moves {
         Money has = line.status() == BookingStatus.REQUESTED ? line.dueNow() : line.paid();
         Money asked = line.askedAt(proposal.total());
         Money left = asked.minus(has).notBelowZero();
-        bookings.move(booking, proposal.time(), proposal.option().place(), proposal.option().staff());
-        Sold sold = line.sold().at(proposal.option().place(), proposal.option().staff(), catalogues.catalogue().house());
+        bookings.move(
+                booking,
+                proposal.time(),
+                proposal.option().place(),
+                proposal.option().staff());
+        Sold sold = line.sold()
+                .at(
+                        proposal.option().place(),
+                        proposal.option().staff(),
+                        catalogues.catalogue().house());
         store.reprice(booking, proposal.total(), left, balanceDue(line, proposal, now), sold);
         store.keepAtLeast(booking, proposal.floor(), proposal.visits());
         if (proposal.back().isPositive()) {
@@ -195,7 +217,8 @@ public class Moves {
         if (receipted) {
             documents.creditNote(current, line, line.asked().minus(asked), proposal.back());
         }
-        String why = "moved from " + catalogues.catalogue().zone().localOf(line.time().start());
+        String why = "moved from "
+                + catalogues.catalogue().zone().localOf(line.time().start());
         journal.note(current, line, wish.who(), why, now);
         Order after = store.byId(order.id()).orElseThrow();
         OrderLine moved = after.line(booking).orElseThrow();

@@ -76,7 +76,10 @@ public record Choice(
                 length,
                 unitsOf(length, asked.units() == null ? 1 : asked.units()),
                 Quantities.asked(offer, asked.add()),
-                id(asked.staff()).map(StaffId::new).filter(offer.serving().of()::contains).orElse(null),
+                id(asked.staff())
+                        .map(StaffId::new)
+                        .filter(offer.serving().of()::contains)
+                        .orElse(null),
                 id(asked.place())
                         .map(PlaceId::new)
                         .filter(offer.places()::contains)
@@ -121,7 +124,13 @@ public record Choice(
 
     /** The choice of another time for a booking. */
     public static Choice moving(
-            Offer offer, int party, LengthId length, int units, Map<AddOnId, Integer> addOns, @Nullable PlaceId place, Moving moving) {
+            Offer offer,
+            int party,
+            LengthId length,
+            int units,
+            Map<AddOnId, Integer> addOns,
+            @Nullable PlaceId place,
+            Moving moving) {
         Choice again = again(offer, party, length, units, addOns, place);
         return new Choice(offer, party, again.length, again.units, addOns, null, place, null, null, moving);
     }
@@ -133,12 +142,12 @@ public record Choice(
 
     /** The same choice with the day and the first date of the ribbon that an address says. */
     public Choice shown(@Nullable String wantedDay, @Nullable String wantedFrom) {
-        return new Choice(
-                offer, party, length, units, addOns, staff, place, date(wantedDay), date(wantedFrom), moving);
+        return new Choice(offer, party, length, units, addOns, staff, place, date(wantedDay), date(wantedFrom), moving);
     }
 
     public boolean choosesStaff() {
-        return offer.serving().pick() == Serving.Pick.ANY && offer.serving().of().size() > 1;
+        return offer.serving().pick() == Serving.Pick.ANY
+                && offer.serving().of().size() > 1;
     }
 
     public Choice withParty(int persons) {

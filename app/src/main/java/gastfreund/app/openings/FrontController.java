@@ -37,11 +37,7 @@ class FrontController {
     private final Clock clock;
 
     FrontController(
-            CatalogueService catalogues,
-            OpeningsService openings,
-            PanelService panels,
-            Address address,
-            Clock clock) {
+            CatalogueService catalogues, OpeningsService openings, PanelService panels, Address address, Clock clock) {
         this.address = address;
         this.catalogues = catalogues;
         this.openings = openings;
@@ -68,7 +64,8 @@ class FrontController {
     /** A text of the house, such as its terms. */
     @GetMapping("/texts/{id}")
     String text(@PathVariable String id, Model model) {
-        CheckoutRules.Text text = catalogues.catalogue()
+        CheckoutRules.Text text = catalogues
+                .catalogue()
                 .checkout()
                 .text(id)
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
@@ -78,7 +75,10 @@ class FrontController {
     }
 
     private Card card(Offer offer, Catalogue catalogue, Instant now) {
-        Money from = offer.lengths().stream().map(offer::fromPrice).min(Money::compareTo).orElseThrow();
+        Money from = offer.lengths().stream()
+                .map(offer::fromPrice)
+                .min(Money::compareTo)
+                .orElseThrow();
         Optional<Answer.Entry> next = openings.next(offer, catalogue.zone().dateOf(now), now);
         return new Card(offer, from, next.map(e -> e.time().start()));
     }

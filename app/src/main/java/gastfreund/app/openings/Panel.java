@@ -18,12 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param later address of the five weeks after
  */
 public record Panel(
-        Chips chips,
-        Ribbon ribbon,
-        List<DayLink> days,
-        List<Part> parts,
-        @Nullable String earlier,
-        String later) {
+        Chips chips, Ribbon ribbon, List<DayLink> days, List<Part> parts, @Nullable String earlier, String later) {
 
     /**
      * What can be chosen before the time.

@@ -67,8 +67,12 @@ public class PanelService {
         Offer offer = choice.offer();
         return new Panel.Chips(
                 choice,
-                offer.party().allows(choice.party() - 1) ? choice.withParty(choice.party() - 1).address(basket) : null,
-                offer.party().allows(choice.party() + 1) ? choice.withParty(choice.party() + 1).address(basket) : null,
+                offer.party().allows(choice.party() - 1)
+                        ? choice.withParty(choice.party() - 1).address(basket)
+                        : null,
+                offer.party().allows(choice.party() + 1)
+                        ? choice.withParty(choice.party() + 1).address(basket)
+                        : null,
                 offer.lengths().stream().map(l -> lengthChip(choice, l, basket)).toList(),
                 units(choice, basket),
                 offer.addOns().stream().map(a -> addOnChip(choice, a, basket)).toList(),
@@ -102,7 +106,8 @@ public class PanelService {
 
     private Answer explained(Choice choice, LocalDate first, Instant now) {
         return openings.explain(
-                choice.within(catalogues.catalogue().house()), choice.query(first, first.plusDays(Ribbon.DAYS - 1L), now));
+                choice.within(catalogues.catalogue().house()),
+                choice.query(first, first.plusDays(Ribbon.DAYS - 1L), now));
     }
 
     /** Keeps dates that somebody wrote into an address within what makes sense to compute. */
@@ -134,7 +139,8 @@ public class PanelService {
         if (length.maxUnits() == 1) {
             return null;
         }
-        return stepper(choice.units(), length.minUnits(), length.maxUnits(), n -> choice.withUnits(n).address(basket));
+        return stepper(choice.units(), length.minUnits(), length.maxUnits(), n -> choice.withUnits(n)
+                .address(basket));
     }
 
     private static Panel.AddOnChip addOnChip(Choice choice, AddOn addOn, @Nullable String basket) {
@@ -161,7 +167,8 @@ public class PanelService {
                     .priceOf(List.of(id), choice.length().id())
                     .orElse(choice.length().price());
             boolean chosen = id.equals(choice.staff());
-            chips.add(new Panel.StaffChip(house.staff(id), price, choice.withStaff(id).address(basket), chosen));
+            chips.add(new Panel.StaffChip(
+                    house.staff(id), price, choice.withStaff(id).address(basket), chosen));
         }
         return chips;
     }
@@ -185,7 +192,8 @@ public class PanelService {
             }
             boolean chosen = day == ribbon.selected();
             Choice there = choice.withDay(day.date());
-            Choice kept = choice.from() == null ? there : there.startingFrom(first).withDay(day.date());
+            Choice kept =
+                    choice.from() == null ? there : there.startingFrom(first).withDay(day.date());
             links.add(new Panel.DayLink(day, x, kept.address(basket), chosen));
             x += DAY_WIDTH;
         }

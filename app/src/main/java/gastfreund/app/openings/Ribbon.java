@@ -62,7 +62,8 @@ public record Ribbon(List<Day> days, Day selected) {
             byDate.put(first.plusDays(i), new ArrayList<>());
         }
         for (Answer.Entry entry : explanation.entries()) {
-            byDate.computeIfAbsent(zone.dateOf(entry.time().start()), d -> new ArrayList<>()).add(entry);
+            byDate.computeIfAbsent(zone.dateOf(entry.time().start()), d -> new ArrayList<>())
+                    .add(entry);
         }
         int most = byDate.values().stream().mapToInt(Ribbon::openIn).max().orElse(0);
         List<Day> days = new ArrayList<>();
@@ -114,8 +115,8 @@ public record Ribbon(List<Day> days, Day selected) {
         if (last.get(0) instanceof Reason.Season) {
             return Why.NO_SEASON;
         }
-        boolean onlySoon = inHours.stream()
-                .allMatch(r -> r.get(0) instanceof Reason.Past || r.get(0) instanceof Reason.Notice);
+        boolean onlySoon =
+                inHours.stream().allMatch(r -> r.get(0) instanceof Reason.Past || r.get(0) instanceof Reason.Notice);
         return onlySoon ? Why.TOO_SOON : Why.BOOKED_OUT;
     }
 }

@@ -55,7 +55,10 @@ class EndingDeskController {
             @PathVariable BookingId booking,
             @RequestParam(defaultValue = "") String why,
             Actor host) {
-        return done(number, endings.decline(order(number, booking), booking, Written.line(why, MOST_REASON), host), "declined");
+        return done(
+                number,
+                endings.decline(order(number, booking), booking, Written.line(why, MOST_REASON), host),
+                "declined");
     }
 
     @Needs(Right.GIVE_MONEY)
@@ -77,8 +80,12 @@ class EndingDeskController {
             Actor host) {
         Order order = order(number, booking);
         Typed typed = new Typed("cancelled", booking.value(), amount, why, tell, "");
-        return with(typed, f, number, next, refund -> endings.cancelByHost(
-                order, booking, refund, Written.line(why, MOST_REASON), tell, host));
+        return with(
+                typed,
+                f,
+                number,
+                next,
+                refund -> endings.cancelByHost(order, booking, refund, Written.line(why, MOST_REASON), tell, host));
     }
 
     @Needs(Right.GIVE_MONEY)
@@ -94,8 +101,13 @@ class EndingDeskController {
             Actor host) {
         Order order = order(number, booking);
         Typed typed = new Typed("refunded", booking.value(), amount, why, true, "");
-        return with(typed, f, number, next, refund -> endings.refund(
-                order, booking, refund, Money.ofMinor(seen), Written.line(why, MOST_REASON), host));
+        return with(
+                typed,
+                f,
+                number,
+                next,
+                refund -> endings.refund(
+                        order, booking, refund, Money.ofMinor(seen), Written.line(why, MOST_REASON), host));
     }
 
     @Needs(Right.TAKE_MONEY)
@@ -110,8 +122,12 @@ class EndingDeskController {
             Actor host) {
         Order order = order(number, booking);
         Typed typed = new Typed("paid", booking.value(), amount, "", true, "");
-        return with(typed, f, number, next, money -> endings.paidOnTheSpot(
-                order, booking, money, Money.ofMinor(seen), host));
+        return with(
+                typed,
+                f,
+                number,
+                next,
+                money -> endings.paidOnTheSpot(order, booking, money, Money.ofMinor(seen), host));
     }
 
     /** Does it; where it cannot be done, the page shows the form again as it was filled in. */

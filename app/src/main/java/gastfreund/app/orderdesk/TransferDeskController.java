@@ -47,8 +47,7 @@ class TransferDeskController {
     private final Rounds rounds;
     private final Clock clock;
 
-    TransferDeskController(
-            Orders orders, PaymentService payments, PaymentSteps steps, Rounds rounds, Clock clock) {
+    TransferDeskController(Orders orders, PaymentService payments, PaymentSteps steps, Rounds rounds, Clock clock) {
         this.orders = orders;
         this.payments = payments;
         this.steps = steps;
@@ -59,14 +58,20 @@ class TransferDeskController {
     @Needs(Right.SEE)
     @GetMapping
     String page(Model model) {
-        model.addAttribute("awaited", payments.transfersAwaited().stream().map(this::paying).toList());
+        model.addAttribute(
+                "awaited",
+                payments.transfersAwaited().stream().map(this::paying).toList());
         model.addAttribute("odd", payments.odd().stream().map(this::paying).toList());
-        model.addAttribute("toSend", steps.toHandBack().stream()
-                .map(h -> new ToSend(h, orders.byId(h.order())))
-                .toList());
-        model.addAttribute("stuck", rounds.stuck().stream()
-                .map(s -> new Hanging(s, s.order() == null ? null : orders.byId(s.order())))
-                .toList());
+        model.addAttribute(
+                "toSend",
+                steps.toHandBack().stream()
+                        .map(h -> new ToSend(h, orders.byId(h.order())))
+                        .toList());
+        model.addAttribute(
+                "stuck",
+                rounds.stuck().stream()
+                        .map(s -> new Hanging(s, s.order() == null ? null : orders.byId(s.order())))
+                        .toList());
         model.addAttribute("now", clock.instant());
         return "orderdesk/payments";
     }

@@ -25,8 +25,15 @@ public class AnswerStore {
                     .params(answer.booking().value(), answer.person(), answer.question())
                     .update();
             if (answer.isGiven()) {
-                jdbc.sql("INSERT INTO answers (booking, person, question, position, label, value) VALUES (?, ?, ?, ?, ?, ?)")
-                        .params(answer.booking().value(), answer.person(), answer.question(), i, answer.label(), answer.value())
+                jdbc.sql(
+                                "INSERT INTO answers (booking, person, question, position, label, value) VALUES (?, ?, ?, ?, ?, ?)")
+                        .params(
+                                answer.booking().value(),
+                                answer.person(),
+                                answer.question(),
+                                i,
+                                answer.label(),
+                                answer.value())
                         .update();
             }
         }
@@ -37,7 +44,11 @@ public class AnswerStore {
         return jdbc.sql("SELECT * FROM answers WHERE booking = ? ORDER BY position")
                 .param(booking.value())
                 .query((row, n) -> new GivenAnswer(
-                        booking, row.getInt("person"), row.getString("question"), row.getString("label"), row.getString("value")))
+                        booking,
+                        row.getInt("person"),
+                        row.getString("question"),
+                        row.getString("label"),
+                        row.getString("value")))
                 .list();
     }
 

@@ -7,7 +7,6 @@ import gastfreund.app.journal.JournalStore;
 import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.BookingSteps;
 import java.time.Instant;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Takes the steps of bookings, refuses those that are not allowed, and keeps each with who, when and why. */
@@ -58,7 +57,14 @@ public class BookingJournal {
     private void note(Order order, OrderLine line, BookingStatus to, Actor who, String why, Instant now) {
         steps.write(
                 new JournalEntry(
-                        order.id(), "booking", line.booking().value(), line.status().code(), to.code(), who, why, now),
+                        order.id(),
+                        "booking",
+                        line.booking().value(),
+                        line.status().code(),
+                        to.code(),
+                        who,
+                        why,
+                        now),
                 now);
     }
 }

@@ -19,10 +19,12 @@ import java.util.stream.Stream;
  * @param notes what the guest wants the house to know
  */
 public record Contact(
-        @NotBlank(message = "{checkout.name.missing}") @Size(max = 120, message = "{checkout.name.long}") @Named String name,
+        @NotBlank(message = "{checkout.name.missing}") @Size(max = 120, message = "{checkout.name.long}") @Named
+                String name,
         @NotBlank(message = "{checkout.email.wrong}")
                 @Pattern(
-                        regexp = "\\s*+" + ATOM + "(?:\\." + ATOM + ")*+@(?:[\\p{L}\\p{N}-]{1,63}+\\.)++\\p{L}{2,63}+\\s*+",
+                        regexp = "\\s*+" + ATOM + "(?:\\." + ATOM
+                                + ")*+@(?:[\\p{L}\\p{N}-]{1,63}+\\.)++\\p{L}{2,63}+\\s*+",
                         message = "{checkout.email.wrong}")
                 @Size(max = 254, message = "{checkout.email.wrong}")
                 String email,
@@ -64,8 +66,12 @@ public record Contact(
     /** Without blanks at the ends, on one line where it is one, and with a domain that every mail server understands. */
     public Contact trimmed() {
         return new Contact(
-                Written.line(name, 120), ascii(email.strip()), Written.line(phone, 60), Written.line(company, 160),
-                Written.text(address, 400), Written.text(notes, 2000));
+                Written.line(name, 120),
+                ascii(email.strip()),
+                Written.line(phone, 60),
+                Written.line(company, 160),
+                Written.text(address, 400),
+                Written.text(notes, 2000));
     }
 
     /** The address for a link that opens a mail program: nothing in it can begin anything else than an address;

@@ -50,7 +50,6 @@ public record Order(
         return proof == Proof.WANTED;
     }
 
-
     /** What the house has of it. */
     public Money paid() {
         return Money.sum(lines.stream().map(OrderLine::paid).toList());
@@ -73,7 +72,9 @@ public record Order(
 
     /** What is left to pay, less what was due with the order. */
     public Money later() {
-        return balance().minus(Money.sum(standing().stream().map(OrderLine::open).toList())).notBelowZero();
+        return balance()
+                .minus(Money.sum(standing().stream().map(OrderLine::open).toList()))
+                .notBelowZero();
     }
 
     /** What was due with the order and has neither come nor been put aside. */

@@ -5,10 +5,6 @@ import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.openings.TermsInWords;
-import gastfreund.app.orders.AnswerStore;
-import gastfreund.app.orders.GivenAnswer;
-import gastfreund.app.orders.Order;
-import gastfreund.app.orders.OrderLine;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.vouchers.PrepaidService;
@@ -58,11 +54,7 @@ public class OrderRows {
     private final PrepaidService prepaid;
     private final Clock clock;
 
-    OrderRows(
-            CatalogueService catalogues,
-            AnswerStore answers,
-            PrepaidService prepaid,
-            Clock clock) {
+    OrderRows(CatalogueService catalogues, AnswerStore answers, PrepaidService prepaid, Clock clock) {
         this.prepaid = prepaid;
         this.answers = answers;
         this.catalogues = catalogues;
@@ -98,6 +90,12 @@ public class OrderRows {
     /** What an earlier move has kept is kept whenever the guest cancels. */
     private static @Nullable Instant freeUntil(OrderLine line, Instant now) {
         boolean kept = line.floor().isPositive() || line.visitsKept();
-        return kept ? null : line.sold().terms().freeUntil(line.time().startInstant()).filter(now::isBefore).orElse(null);
+        return kept
+                ? null
+                : line.sold()
+                        .terms()
+                        .freeUntil(line.time().startInstant())
+                        .filter(now::isBefore)
+                        .orElse(null);
     }
 }

@@ -125,8 +125,13 @@ public class OrderStore {
     public void changeContact(long order, Contact contact) {
         jdbc.sql("UPDATE orders SET name = ?, email = ?, phone = ?, company = ?, address = ?, notes = ? WHERE id = ?")
                 .params(
-                        contact.name(), contact.email(), contact.phone(), contact.company(), contact.address(),
-                        contact.notes(), order)
+                        contact.name(),
+                        contact.email(),
+                        contact.phone(),
+                        contact.company(),
+                        contact.address(),
+                        contact.notes(),
+                        order)
                 .update();
     }
 
@@ -160,11 +165,15 @@ public class OrderStore {
     }
 
     void moveOrder(long order, OrderStatus status) {
-        jdbc.sql("UPDATE orders SET status = ? WHERE id = ?").params(status.code(), order).update();
+        jdbc.sql("UPDATE orders SET status = ? WHERE id = ?")
+                .params(status.code(), order)
+                .update();
     }
 
     public void setProof(long order, Order.Proof proof) {
-        jdbc.sql("UPDATE orders SET proof = ? WHERE id = ?").params(proof.code(), order).update();
+        jdbc.sql("UPDATE orders SET proof = ? WHERE id = ?")
+                .params(proof.code(), order)
+                .update();
     }
 
     public Optional<Order> byToken(String token) {
@@ -184,7 +193,10 @@ public class OrderStore {
     }
 
     private Optional<Order> find(String condition, Object value) {
-        return jdbc.sql("SELECT * FROM orders WHERE " + condition).param(value).query(this::order).optional();
+        return jdbc.sql("SELECT * FROM orders WHERE " + condition)
+                .param(value)
+                .query(this::order)
+                .optional();
     }
 
     /** The newest orders, the last one first. */
@@ -218,8 +230,9 @@ public class OrderStore {
     }
 
     private List<OrderLine> lines(long order) {
-        return jdbc.sql("SELECT b.status, b.expires_at, " + BookingStore.RESERVED
-                        + """
+        return jdbc.sql(
+                        "SELECT b.status, b.expires_at, " + BookingStore.RESERVED
+                                + """
                         , l.discount, l.covered, l.total, l.deposit, l.waived, l.floor, l.visits_kept, l.paid, l.due_now,
                                l.balance, l.balance_due, l.sold
                         FROM order_lines l JOIN bookings b ON b.id = l.booking

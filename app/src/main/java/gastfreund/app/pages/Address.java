@@ -78,7 +78,7 @@ public class Address {
         }
         HttpServletRequest request = attributes.getRequest();
         boolean usual = request.getServerPort() == (request.isSecure() ? 443 : 80);
-        return Optional.of(request.getScheme() + "://" + request.getServerName()
-                + (usual ? "" : ":" + request.getServerPort()));
+        return Optional.of(
+                request.getScheme() + "://" + request.getServerName() + (usual ? "" : ":" + request.getServerPort()));
     }
 }

@@ -20,8 +20,13 @@ public final class Code {
     /** @throws IllegalArgumentException where the text is too long for a code */
     public static Code of(String text) {
         try {
-            return new Code(new QRCodeWriter().encode(
-                    text, BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M)));
+            return new Code(new QRCodeWriter()
+                    .encode(
+                            text,
+                            BarcodeFormat.QR_CODE,
+                            0,
+                            0,
+                            Map.of(EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M)));
         } catch (WriterException e) {
             throw new IllegalArgumentException(e);
         }

@@ -64,7 +64,12 @@ class Faults {
     private static void answer(HttpStatus status, Exception e, HttpServletRequest request, HttpServletResponse response)
             throws IOException {
         Object handler = request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE);
-        LOG.info("{} at {} {}: {}", status.value(), request.getMethod(), handler, e.getClass().getSimpleName());
+        LOG.info(
+                "{} at {} {}: {}",
+                status.value(),
+                request.getMethod(),
+                handler,
+                e.getClass().getSimpleName());
         if (!response.isCommitted()) {
             response.sendError(status.value());
         }

@@ -21,7 +21,6 @@ public record Links(@Nullable String basket) {
         return basket;
     }
 
-
     public String house() {
         return with("/");
     }

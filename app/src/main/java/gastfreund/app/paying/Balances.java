@@ -72,7 +72,8 @@ public class Balances {
     }
 
     private boolean isAhead(OrderLine line) {
-        return line.status() == BookingStatus.CONFIRMED && line.time().startInstant().isAfter(clock.instant());
+        return line.status() == BookingStatus.CONFIRMED
+                && line.time().startInstant().isAfter(clock.instant());
     }
 
     /** Bookings for which money has fallen due: it is asked for, or reminded of. */
@@ -121,7 +122,9 @@ public class Balances {
             return Optional.empty();
         }
         String payment = payments.ofOrder(order.id()).stream()
-                .filter(p -> booking.equals(p.booking()) && p.state().isOpen() && p.amount().equals(line.unpaid()))
+                .filter(p -> booking.equals(p.booking())
+                        && p.state().isOpen()
+                        && p.amount().equals(line.unpaid()))
                 .map(Payment::id)
                 .findFirst()
                 .orElseGet(() -> wanted(order, line));
@@ -133,7 +136,6 @@ public class Balances {
                 .filter(Gateway::authorises)
                 .findFirst()
                 .orElseThrow(() -> new GatewayException("the house has switched on no card gateway"));
-        return transaction.execute(
-                s -> payments.wantBalance(order.id(), gateway, line.booking(), line.unpaid()));
+        return transaction.execute(s -> payments.wantBalance(order.id(), gateway, line.booking(), line.unpaid()));
     }
 }

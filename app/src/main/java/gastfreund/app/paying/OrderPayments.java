@@ -124,7 +124,10 @@ public class OrderPayments {
     }
 
     private static Instant first(List<Interval> times) {
-        return times.stream().map(Interval::startInstant).min(Instant::compareTo).orElse(Instant.MAX);
+        return times.stream()
+                .map(Interval::startInstant)
+                .min(Instant::compareTo)
+                .orElse(Instant.MAX);
     }
 
     /** @throws GatewayException where nothing can be chosen */
@@ -155,12 +158,13 @@ public class OrderPayments {
         payments.askAbout(order.id());
         Order current = store.byId(order.id()).orElseThrow();
         Instant now = clock.instant();
-        boolean kept = current.lines().stream()
-                .allMatch(l -> l.status() != BookingStatus.HELD || l.isHeld(now));
+        boolean kept = current.lines().stream().allMatch(l -> l.status() != BookingStatus.HELD || l.isHeld(now));
         if (!kept || current.status() == OrderStatus.LAPSED || !unpaid(current).isPositive()) {
             return Optional.empty();
         }
-        long held = current.lines().stream().filter(l -> l.status() == BookingStatus.HELD).count();
+        long held = current.lines().stream()
+                .filter(l -> l.status() == BookingStatus.HELD)
+                .count();
         boolean tooMany = gateways.offered().stream().anyMatch(g -> g.name().equals(way) && g.isTransfer())
                 && held > 0
                 && isTooMany(current.contact().email(), marks.of(visitor), (int) held, current.id());
@@ -176,14 +180,16 @@ public class OrderPayments {
     }
 
     private Payment wanted(Order order, @Nullable String way) {
-        return payments.find(transaction.execute(s -> want(order, way, unpaid(order)))).orElseThrow();
+        return payments.find(transaction.execute(s -> want(order, way, unpaid(order))))
+                .orElseThrow();
     }
 
     private Payment goTo(Order order, Payment wanted) {
         Payment created = atGateway(order, wanted.id());
         // Once for each way to pay: nobody keeps a place by having one card after the other refused.
         boolean first = payments.ofOrder(order.id()).stream()
-                .noneMatch(p -> p.gateway().equals(created.gateway()) && !p.id().equals(created.id()) && p.reference() != null);
+                .noneMatch(p ->
+                        p.gateway().equals(created.gateway()) && !p.id().equals(created.id()) && p.reference() != null);
         transaction.executeWithoutResult(s -> {
             if (created.isTransfer() && order.proof() == Order.Proof.NONE) {
                 store.setProof(order.id(), Order.Proof.WANTED);
@@ -226,8 +232,8 @@ public class OrderPayments {
                 .filter(g -> !g.isIssued())
                 .map(Goods::price)
                 .toList());
-        Money authorised =
-                Money.sum(payments.ofOrder(order.id()).stream().map(Payment::authorised).toList());
+        Money authorised = Money.sum(
+                payments.ofOrder(order.id()).stream().map(Payment::authorised).toList());
         return lines.plus(goods).minus(authorised).notBelowZero();
     }
 }

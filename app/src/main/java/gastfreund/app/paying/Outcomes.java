@@ -240,9 +240,7 @@ public class Outcomes {
 
     private boolean isToBeHad(OrderLine line, Instant now) {
         boolean held = line.isHeld(now);
-        return held
-                || line.time().startInstant().isAfter(now)
-                        && promises.isToBeHad(line.reserved(), line.sold(), now);
+        return held || line.time().startInstant().isAfter(now) && promises.isToBeHad(line.reserved(), line.sold(), now);
     }
 
     private void move(Order order, OrderLine line, BookingStatus to, String why, Instant now) {

@@ -35,7 +35,8 @@ class OwedStore {
                                                   WHERE p.order_id = o.id AND p.state = 'created'
                                                     AND p.gateway IN ('transfer', 'practice-transfer')))
                           AND (l.asked_at IS NULL OR l.reminded_at IS NULL AND l.asked_at < :asked)
-                          AND\s""" + WorkStore.isReady(Kind.OWED, "l.booking") + " ORDER BY b.start_at LIMIT 200")
+                          AND\s"""
+                                + WorkStore.isReady(Kind.OWED, "l.booking") + " ORDER BY b.start_at LIMIT 200")
                 .param("now", now.getEpochSecond())
                 .param("today", today.toString())
                 .param("placed", placedBefore.getEpochSecond())

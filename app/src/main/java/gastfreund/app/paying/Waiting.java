@@ -66,7 +66,9 @@ public class Waiting {
     }
 
     private List<Entry> asks(List<Long> orders) {
-        return orders.stream().map(id -> new Entry(Long.toString(id), () -> payments.ask(id))).toList();
+        return orders.stream()
+                .map(id -> new Entry(Long.toString(id), () -> payments.ask(id)))
+                .toList();
     }
 
     /** Orders whose places are no longer kept: they end once the gateway has said that no money comes any more. */

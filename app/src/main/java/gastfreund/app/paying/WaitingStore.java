@@ -29,7 +29,8 @@ class WaitingStore {
                                           AND (o.placed_at > :now - 1800
                                                OR EXISTS (SELECT 1 FROM payments p WHERE p.order_id = o.id
                                                           AND p.state = 'created' AND p.expires_at > :now)))
-                          AND\s""" + WorkStore.isReady(Kind.END, "o.id") + " ORDER BY placed_at LIMIT 500")
+                          AND\s"""
+                                + WorkStore.isReady(Kind.END, "o.id") + " ORDER BY placed_at LIMIT 500")
                 .param("now", now.getEpochSecond())
                 .query(Long.class)
                 .list();

@@ -59,12 +59,13 @@ public record AccountForm(GatewayAccount account, Map<String, String> errors) {
         if (value.isEmpty() && !name.equals("bank")) {
             return "way.missing";
         }
-        boolean right = value.length() <= MOST && switch (name) {
-            case "url" -> isAddress(value);
-            case "iban" -> isIban(value);
-            case "days" -> DAYS.matcher(value).matches();
-            default -> true;
-        };
+        boolean right = value.length() <= MOST
+                && switch (name) {
+                    case "url" -> isAddress(value);
+                    case "iban" -> isIban(value);
+                    case "days" -> DAYS.matcher(value).matches();
+                    default -> true;
+                };
         return right ? "" : "way.wrong." + name;
     }
 
@@ -73,7 +74,8 @@ public record AccountForm(GatewayAccount account, Map<String, String> errors) {
         try {
             URI uri = new URI(value);
             boolean near = "localhost".equals(uri.getHost());
-            return uri.getHost() != null && uri.getRawQuery() == null
+            return uri.getHost() != null
+                    && uri.getRawQuery() == null
                     && ("https".equals(uri.getScheme()) || near && "http".equals(uri.getScheme()));
         } catch (URISyntaxException e) {
             return false;

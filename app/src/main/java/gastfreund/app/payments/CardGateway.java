@@ -55,8 +55,8 @@ final class CardGateway implements Gateway {
     private final Clock clock;
 
     CardGateway(GatewayAccount account, Duration patience, Clock clock) {
-        JdkClientHttpRequestFactory requests =
-                new JdkClientHttpRequestFactory(HttpClient.newBuilder().connectTimeout(patience).build());
+        JdkClientHttpRequestFactory requests = new JdkClientHttpRequestFactory(
+                HttpClient.newBuilder().connectTimeout(patience).build());
         requests.setReadTimeout(patience);
         this.account = account;
         this.http = RestClient.builder()
@@ -84,7 +84,10 @@ final class CardGateway implements Gateway {
      * @throws GatewayException where it cannot be reached
      */
     boolean knowsUs() {
-        return asked(http.get(), status -> status.is2xxSuccessful() || status.is4xxClientError(), (status, body) -> status.is2xxSuccessful());
+        return asked(
+                http.get(),
+                status -> status.is2xxSuccessful() || status.is4xxClientError(),
+                (status, body) -> status.is2xxSuccessful());
     }
 
     @Override
@@ -147,7 +150,8 @@ final class CardGateway implements Gateway {
                 if (!expected.test(status)) {
                     throw new GatewayException("the gateway answered " + status.value());
                 }
-                return answer.apply(status, new String(received.getBody().readNBytes(MOST_BYTES), StandardCharsets.UTF_8));
+                return answer.apply(
+                        status, new String(received.getBody().readNBytes(MOST_BYTES), StandardCharsets.UTF_8));
             });
         } catch (RestClientException e) {
             throw new GatewayException("the gateway does not answer", e);
@@ -206,7 +210,8 @@ final class CardGateway implements Gateway {
         String scheme = page.getScheme();
         return ("http".equals(scheme) || "https".equals(scheme))
                 && page.getHost() != null
-                && page.getHost().equalsIgnoreCase(URI.create(account.key("url")).getHost());
+                && page.getHost()
+                        .equalsIgnoreCase(URI.create(account.key("url")).getHost());
     }
 
     private static String cut(String reason) {

@@ -61,7 +61,8 @@ public interface Gateway {
      * @param expires until when they can
      * @param sum what it is for; null where the gateway does not know, as a bank account
      */
-    record Told(String reference, PaymentState state, String reason, String payUrl, Instant expires, @Nullable Sum sum) {
+    record Told(
+            String reference, PaymentState state, String reason, String payUrl, Instant expires, @Nullable Sum sum) {
 
         /** Whether it speaks of the sum that was asked for, or of none. */
         boolean isFor(Sum asked) {

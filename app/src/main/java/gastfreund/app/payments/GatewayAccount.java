@@ -19,7 +19,6 @@ public record GatewayAccount(Kind kind, Mode mode, boolean enabled, boolean read
         this(kind, mode, enabled, true, keys);
     }
 
-
     /** The kinds of gateways, and what each needs. */
     public enum Kind {
         /** Cards, through a gateway that is reached over HTTP. */

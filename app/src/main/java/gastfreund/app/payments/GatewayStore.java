@@ -30,8 +30,10 @@ class GatewayStore {
     }
 
     private GatewayAccount account(ResultSet row, int number) throws SQLException {
-        GatewayAccount.Kind kind = GatewayAccount.Kind.valueOf(row.getString("kind").toUpperCase(Locale.ROOT));
-        GatewayAccount.Mode mode = GatewayAccount.Mode.valueOf(row.getString("mode").toUpperCase(Locale.ROOT));
+        GatewayAccount.Kind kind =
+                GatewayAccount.Kind.valueOf(row.getString("kind").toUpperCase(Locale.ROOT));
+        GatewayAccount.Mode mode =
+                GatewayAccount.Mode.valueOf(row.getString("mode").toUpperCase(Locale.ROOT));
         try {
             Map<String, String> keys = new LinkedHashMap<>();
             HouseFile.parse(secrets.decrypt(row.getString("keys")))
@@ -45,12 +47,17 @@ class GatewayStore {
 
     /** The origins to which guests may be led, of all accounts; nothing is decrypted for it. */
     List<String> origins() {
-        return jdbc.sql("SELECT DISTINCT origin FROM gateways WHERE origin <> ''").query(String.class).list();
+        return jdbc.sql("SELECT DISTINCT origin FROM gateways WHERE origin <> ''")
+                .query(String.class)
+                .list();
     }
 
     /** Whether an account was kept before its origin was kept beside it. */
     boolean lacksOrigins() {
-        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM gateways WHERE origin IS NULL)").query(Integer.class).single() == 1;
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM gateways WHERE origin IS NULL)")
+                        .query(Integer.class)
+                        .single()
+                == 1;
     }
 
     void put(GatewayAccount account) {

@@ -102,7 +102,8 @@ public class Gateways implements Origins {
             store.put(account);
             if (account.enabled()) {
                 accounts().stream()
-                        .filter(a -> a.kind() == account.kind() && a.mode() != account.mode() && a.enabled() && a.readable())
+                        .filter(a ->
+                                a.kind() == account.kind() && a.mode() != account.mode() && a.enabled() && a.readable())
                         .forEach(a -> store.put(a.switched(false)));
             }
         });

@@ -34,7 +34,8 @@ class NotificationController {
         }
         try {
             boolean known = payments.notified(gateway, time, signature, body);
-            return ResponseEntity.status(known ? HttpStatus.NO_CONTENT : HttpStatus.NOT_FOUND).build();
+            return ResponseEntity.status(known ? HttpStatus.NO_CONTENT : HttpStatus.NOT_FOUND)
+                    .build();
         } catch (GatewayException e) {
             LOG.warn("a notification was refused: {}", e.getMessage());
             return ResponseEntity.status(HttpStatus.FORBIDDEN).build();

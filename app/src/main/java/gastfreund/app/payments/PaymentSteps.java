@@ -90,7 +90,9 @@ public class PaymentSteps {
      */
     public Money refund(long order, String subject, Money amount, String why) {
         Map<String, Payment> payments = new LinkedHashMap<>();
-        store.ofOrder(order).stream().sorted(Comparator.comparing(PaymentSteps::turn)).forEach(p -> payments.put(p.id(), p));
+        store.ofOrder(order).stream()
+                .sorted(Comparator.comparing(PaymentSteps::turn))
+                .forEach(p -> payments.put(p.id(), p));
         Map<String, PaymentStore.Part> parts = new HashMap<>();
         store.partsOf(subject).forEach(p -> parts.put(p.payment(), p));
         Money left = amount;
@@ -135,7 +137,9 @@ public class PaymentSteps {
     }
 
     private Money unwritten(Payment payment) {
-        Money written = Money.sum(store.partsOfPayment(payment.id()).stream().map(PaymentStore.Part::left).toList());
+        Money written = Money.sum(store.partsOfPayment(payment.id()).stream()
+                .map(PaymentStore.Part::left)
+                .toList());
         return refundable(payment).minus(written).notBelowZero();
     }
 
@@ -171,9 +175,11 @@ public class PaymentSteps {
 
     /** Carries out what was decided. */
     void carryOut() {
-        rounds.each(Kind.STEP, store.stepsToDo(clock.instant()).stream()
-                .map(step -> new Entry(step.id(), () -> carryOut(step)))
-                .toList());
+        rounds.each(
+                Kind.STEP,
+                store.stepsToDo(clock.instant()).stream()
+                        .map(step -> new Entry(step.id(), () -> carryOut(step)))
+                        .toList());
     }
 
     private void carryOut(Step step) {

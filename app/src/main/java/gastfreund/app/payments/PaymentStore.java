@@ -27,7 +27,14 @@ class PaymentStore implements Attention {
         this.jdbc = jdbc;
     }
 
-    void insert(String id, long order, @Nullable BookingId booking, String gateway, Money amount, boolean later, Instant now) {
+    void insert(
+            String id,
+            long order,
+            @Nullable BookingId booking,
+            String gateway,
+            Money amount,
+            boolean later,
+            Instant now) {
         jdbc.sql(
                         """
                         INSERT INTO payments (id, order_id, booking, gateway, amount, capture, state, created_at)
@@ -45,7 +52,9 @@ class PaymentStore implements Attention {
     }
 
     void madeWith(String id, String voucher) {
-        jdbc.sql("UPDATE payments SET prepaid = ? WHERE id = ?").params(voucher, id).update();
+        jdbc.sql("UPDATE payments SET prepaid = ? WHERE id = ?")
+                .params(voucher, id)
+                .update();
     }
 
     void answered(String id, Gateway.Told told) {
@@ -70,7 +79,10 @@ class PaymentStore implements Attention {
     }
 
     Optional<Payment> find(String id) {
-        return jdbc.sql("SELECT * FROM payments WHERE id = ?").param(id).query(PaymentStore::payment).optional();
+        return jdbc.sql("SELECT * FROM payments WHERE id = ?")
+                .param(id)
+                .query(PaymentStore::payment)
+                .optional();
     }
 
     Optional<Payment> byReference(String gateway, String reference) {
@@ -154,17 +166,23 @@ class PaymentStore implements Attention {
 
     /** Notes what a gateway said that is not what was asked for. */
     void odd(String id, String oddity) {
-        jdbc.sql("UPDATE payments SET oddity = ? WHERE id = ?").params(oddity, id).update();
+        jdbc.sql("UPDATE payments SET oddity = ? WHERE id = ?")
+                .params(oddity, id)
+                .update();
     }
 
     /** The payments of which a gateway said something odd that nobody has looked at. */
     List<Payment> odd() {
-        return jdbc.sql("SELECT * FROM payments WHERE oddity <> '' ORDER BY created_at").query(PaymentStore::payment).list();
+        return jdbc.sql("SELECT * FROM payments WHERE oddity <> '' ORDER BY created_at")
+                .query(PaymentStore::payment)
+                .list();
     }
 
     @Override
     public int waiting() {
-        return jdbc.sql("SELECT count(*) FROM payments WHERE oddity <> ''").query(Integer.class).single();
+        return jdbc.sql("SELECT count(*) FROM payments WHERE oddity <> ''")
+                .query(Integer.class)
+                .single();
     }
 
     /** Notes that a payment paid so much of something. */
@@ -192,7 +210,8 @@ class PaymentStore implements Attention {
     }
 
     private List<Part> parts(String column, String value) {
-        return jdbc.sql("SELECT payment, subject, amount - refunded AS rest FROM payment_parts WHERE " + column + " = ?")
+        return jdbc.sql("SELECT payment, subject, amount - refunded AS rest FROM payment_parts WHERE " + column
+                        + " = ?")
                 .param(value)
                 .query((row, n) -> new Part(
                         row.getString("payment"), row.getString("subject"), Money.ofMinor(row.getLong("rest"))))
@@ -206,12 +225,16 @@ class PaymentStore implements Attention {
     }
 
     Optional<Step> step(String id) {
-        return jdbc.sql("SELECT * FROM payment_steps WHERE id = ?").param(id).query(PaymentStore::step).optional();
+        return jdbc.sql("SELECT * FROM payment_steps WHERE id = ?")
+                .param(id)
+                .query(PaymentStore::step)
+                .optional();
     }
 
     /** Notes what is to be done at the gateway. */
     void insertStep(Step step, String why, Instant now) {
-        jdbc.sql("INSERT INTO payment_steps (id, payment, kind, booking, amount, why, asked_at) VALUES (?, ?, ?, ?, ?, ?, ?)")
+        jdbc.sql(
+                        "INSERT INTO payment_steps (id, payment, kind, booking, amount, why, asked_at) VALUES (?, ?, ?, ?, ?, ?, ?)")
                 .params(Arrays.asList(
                         step.id(),
                         step.payment(),
@@ -236,7 +259,8 @@ class PaymentStore implements Attention {
                                           WHERE p.id = s.payment AND p.gateway IN ('transfer', 'practice-transfer'))
                           AND NOT EXISTS (SELECT 1 FROM payment_steps e
                                           WHERE e.payment = s.payment AND e.done_at IS NULL AND e.rowid < s.rowid)
-                          AND\s""" + WorkStore.isReady(Kind.STEP, "s.id") + " ORDER BY s.asked_at, s.rowid LIMIT 100")
+                          AND\s"""
+                                + WorkStore.isReady(Kind.STEP, "s.id") + " ORDER BY s.asked_at, s.rowid LIMIT 100")
                 .param("now", now.getEpochSecond())
                 .query(PaymentStore::step)
                 .list();

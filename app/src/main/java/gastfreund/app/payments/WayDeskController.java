@@ -62,7 +62,8 @@ class WayDeskController {
             return show(form, model);
         }
         gateways.keep(form.account());
-        return "redirect:/desk/ways?kept=" + form.account().name() + "#" + form.account().name();
+        return "redirect:/desk/ways?kept=" + form.account().name() + "#"
+                + form.account().name();
     }
 
     /** Keys are tried before they are kept, so that no guest finds out first. */

@@ -56,7 +56,12 @@ public class Rounds implements Attention {
             Instant now = clock.instant();
             Instant next = now.plus(pause(store.tries(kind, entry.subject())));
             String error = said(e);
-            LOG.warn("{} {} will be tried again at {}: {}", kind.code(), entry.subject(), next, e.getClass().getSimpleName());
+            LOG.warn(
+                    "{} {} will be tried again at {}: {}",
+                    kind.code(),
+                    entry.subject(),
+                    next,
+                    e.getClass().getSimpleName());
             transaction.executeWithoutResult(status -> store.failed(kind, entry.subject(), error, now, next));
         } catch (RuntimeException again) {
             LOG.error("that {} {} failed could not be noted", kind.code(), entry.subject(), again);

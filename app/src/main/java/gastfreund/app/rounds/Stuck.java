@@ -10,4 +10,5 @@ import org.jspecify.annotations.Nullable;
  * @param order the order it is about; null where it is about none
  * @param error what was said the last time
  */
-public record Stuck(String kind, String subject, @Nullable Long order, int tries, Instant since, Instant next, String error) {}
+public record Stuck(
+        String kind, String subject, @Nullable Long order, int tries, Instant since, Instant next, String error) {}

@@ -51,7 +51,9 @@ public class WorkStore {
     }
 
     void done(Kind kind, String subject) {
-        jdbc.sql("DELETE FROM work WHERE kind = ? AND subject = ?").params(kind.code(), subject).update();
+        jdbc.sql("DELETE FROM work WHERE kind = ? AND subject = ?")
+                .params(kind.code(), subject)
+                .update();
     }
 
     /** What was tried at least so often, what has waited longest being the first. */
@@ -83,11 +85,16 @@ public class WorkStore {
     }
 
     int countStuck(int tries) {
-        return jdbc.sql("SELECT count(*) FROM work WHERE tries >= ?").param(tries).query(Integer.class).single();
+        return jdbc.sql("SELECT count(*) FROM work WHERE tries >= ?")
+                .param(tries)
+                .query(Integer.class)
+                .single();
     }
 
     /** Lets everything that was tried at least so often be tried at once. */
     void tryNow(int tries, Instant now) {
-        jdbc.sql("UPDATE work SET next_try = ? WHERE tries >= ?").params(now.getEpochSecond(), tries).update();
+        jdbc.sql("UPDATE work SET next_try = ? WHERE tries >= ?")
+                .params(now.getEpochSecond(), tries)
+                .update();
     }
 }

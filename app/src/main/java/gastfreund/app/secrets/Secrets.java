@@ -59,7 +59,10 @@ public class Secrets {
         byte[] nonce = new byte[NONCE_BYTES];
         random.nextBytes(nonce);
         byte[] hidden = crypt(Cipher.ENCRYPT_MODE, nonce, text.getBytes(StandardCharsets.UTF_8));
-        byte[] whole = ByteBuffer.allocate(nonce.length + hidden.length).put(nonce).put(hidden).array();
+        byte[] whole = ByteBuffer.allocate(nonce.length + hidden.length)
+                .put(nonce)
+                .put(hidden)
+                .array();
         return Base64.getEncoder().encodeToString(whole);
     }
 

@@ -12,6 +12,7 @@ class Time {
     @Bean
     @ConditionalOnMissingBean
     Clock clock(Settings settings) {
-        return Clock.offset(Clock.systemUTC(), settings.aheadOf(Clock.systemUTC().instant()));
+        return Clock.offset(
+                Clock.systemUTC(), settings.aheadOf(Clock.systemUTC().instant()));
     }
 }

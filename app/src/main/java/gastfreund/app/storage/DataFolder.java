@@ -54,7 +54,9 @@ public class DataFolder {
     /** Takes in a copy of a picture. */
     public void takeIn(Path picture) throws IOException {
         closed(Files.createDirectories(pictures()), FOLDER);
-        closed(Files.copy(picture, pictures().resolve(picture.getFileName()), StandardCopyOption.REPLACE_EXISTING), FILE);
+        closed(
+                Files.copy(picture, pictures().resolve(picture.getFileName()), StandardCopyOption.REPLACE_EXISTING),
+                FILE);
     }
 
     /** Writes a file that nobody else may read, all of it or nothing. */

@@ -17,7 +17,8 @@ final class Robots extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         String query = request.getQueryString();
-        if (PRIVATE.stream().anyMatch(request.getServletPath()::startsWith) || query != null && query.contains("basket=")) {
+        if (PRIVATE.stream().anyMatch(request.getServletPath()::startsWith)
+                || query != null && query.contains("basket=")) {
             response.setHeader("X-Robots-Tag", "noindex, nofollow");
         }
         chain.doFilter(request, response);

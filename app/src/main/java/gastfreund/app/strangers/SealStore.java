@@ -24,6 +24,8 @@ class SealStore {
 
     /** Forgets those that served before an instant. */
     void forget(Instant before) {
-        jdbc.sql("DELETE FROM spent_seals WHERE at < ?").param(before.getEpochSecond()).update();
+        jdbc.sql("DELETE FROM spent_seals WHERE at < ?")
+                .param(before.getEpochSecond())
+                .update();
     }
 }

@@ -68,7 +68,11 @@ final class Sizes extends OncePerRequestFilter {
     private static boolean isForm(HttpServletRequest request) {
         String type = request.getContentType();
         return type == null
-                || type.regionMatches(true, 0, MediaType.APPLICATION_FORM_URLENCODED_VALUE, 0,
+                || type.regionMatches(
+                        true,
+                        0,
+                        MediaType.APPLICATION_FORM_URLENCODED_VALUE,
+                        0,
                         MediaType.APPLICATION_FORM_URLENCODED_VALUE.length());
     }
 

@@ -11,7 +11,8 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param proxies the addresses whose word is taken for where a request comes from; a star stands for any ending
  */
 @ConfigurationProperties("gastfreund")
-public record StrangerSettings(@DefaultValue List<String> proxies, @DefaultValue Limits limits, @DefaultValue Door door) {
+public record StrangerSettings(
+        @DefaultValue List<String> proxies, @DefaultValue Limits limits, @DefaultValue Door door) {
 
     /** How often one visitor may do what costs us something, each per minute. */
     public record Limits(

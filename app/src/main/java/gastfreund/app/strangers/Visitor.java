@@ -24,14 +24,16 @@ public record Visitor(String network) {
             return new Visitor(address);
         }
         try {
-            byte[] bytes = InetAddress.getByName("[" + withoutZone(address) + "]").getAddress();
+            byte[] bytes =
+                    InetAddress.getByName("[" + withoutZone(address) + "]").getAddress();
             return new Visitor(
-                    bytes.length > 4 ? HexFormat.of().formatHex(bytes, 0, NETWORK_BYTES) + "/64" : InetAddress.getByAddress(bytes).getHostAddress());
+                    bytes.length > 4
+                            ? HexFormat.of().formatHex(bytes, 0, NETWORK_BYTES) + "/64"
+                            : InetAddress.getByAddress(bytes).getHostAddress());
         } catch (UnknownHostException e) {
             return new Visitor(address);
         }
     }
-
 
     private static String withoutZone(String address) {
         int zone = address.indexOf('%');

@@ -73,9 +73,7 @@ final class PrepaidPdf {
     private void write(ColumnText column) throws IOException {
         column.addElement(paragraph(house, font(true, 15, INK), 0));
         column.addElement(paragraph(prepaid.title(), font(false, 12, QUIET), 22));
-        String worth = prepaid.isVoucher()
-                ? f.money(prepaid.worthMoney())
-                : f.text("prepaid.visits", prepaid.worth());
+        String worth = prepaid.isVoucher() ? f.money(prepaid.worthMoney()) : f.text("prepaid.visits", prepaid.worth());
         column.addElement(paragraph(worth, font(true, 34, CLAY), 4));
         if (!prepaid.recipient().isEmpty()) {
             column.addElement(paragraph(f.text("prepaid.for", prepaid.recipient()), font(true, 13, INK), 16));
@@ -84,8 +82,7 @@ final class PrepaidPdf {
             column.addElement(paragraph(prepaid.greeting(), font(false, 11, INK), 6));
         }
         column.addElement(paragraph(prepaid.code(), font(true, 18, INK), 24));
-        column.addElement(paragraph(
-                f.text("prepaid.until", f.fullDate(prepaid.lastDay())), font(false, 10, QUIET), 4));
+        column.addElement(paragraph(f.text("prepaid.until", f.fullDate(prepaid.lastDay())), font(false, 10, QUIET), 4));
         column.go();
     }
 

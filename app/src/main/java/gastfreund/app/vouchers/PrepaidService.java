@@ -126,8 +126,16 @@ public class PrepaidService {
     public Prepaid issue(Goods goods) {
         LocalDate lastDay = today().plusMonths(goods.months());
         Prepaid prepaid = new Prepaid(
-                tokens.next(), goods.kind(), newCode(), goods.title(), goods.worth(), goods.worth(), goods.offers(),
-                lastDay, goods.recipient(), goods.greeting());
+                tokens.next(),
+                goods.kind(),
+                newCode(),
+                goods.title(),
+                goods.worth(),
+                goods.worth(),
+                goods.offers(),
+                lastDay,
+                goods.recipient(),
+                goods.greeting());
         store.insert(prepaid, clock.instant());
         store.issued(goods.id(), prepaid.id());
         return prepaid;
@@ -136,7 +144,8 @@ public class PrepaidService {
     private String newCode() {
         StringBuilder code = new StringBuilder();
         for (int i = 0; i < GROUPS * LETTERS_OF_A_GROUP; i++) {
-            code.append(i > 0 && i % LETTERS_OF_A_GROUP == 0 ? "-" : "").append(LETTERS.charAt(random.nextInt(LETTERS.length())));
+            code.append(i > 0 && i % LETTERS_OF_A_GROUP == 0 ? "-" : "")
+                    .append(LETTERS.charAt(random.nextInt(LETTERS.length())));
         }
         return code.toString();
     }
@@ -167,8 +176,7 @@ public class PrepaidService {
 
     /** Gives a booking's visits back to their pass; nothing where there are none. */
     public void giveVisitsBack(BookingId booking, long order, String why) {
-        store.visitsOf(booking)
-                .ifPresent(v -> store.use(v.pass(), order, booking, -v.count(), why, clock.instant()));
+        store.visitsOf(booking).ifPresent(v -> store.use(v.pass(), order, booking, -v.count(), why, clock.instant()));
     }
 
     /**

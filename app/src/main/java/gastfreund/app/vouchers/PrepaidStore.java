@@ -56,11 +56,17 @@ class PrepaidStore {
     }
 
     Optional<Prepaid> byId(String id) {
-        return jdbc.sql("SELECT * FROM prepaid WHERE id = ?").param(id).query(PrepaidStore::prepaid).optional();
+        return jdbc.sql("SELECT * FROM prepaid WHERE id = ?")
+                .param(id)
+                .query(PrepaidStore::prepaid)
+                .optional();
     }
 
     Optional<Prepaid> byCode(String code) {
-        return jdbc.sql("SELECT * FROM prepaid WHERE code = ?").param(code).query(PrepaidStore::prepaid).optional();
+        return jdbc.sql("SELECT * FROM prepaid WHERE code = ?")
+                .param(code)
+                .query(PrepaidStore::prepaid)
+                .optional();
     }
 
     /** What was entered for a basket, in the order in which it was issued. */
@@ -76,11 +82,15 @@ class PrepaidStore {
     }
 
     void enter(String basket, String prepaid) {
-        jdbc.sql("INSERT OR IGNORE INTO basket_prepaid (basket, prepaid) VALUES (?, ?)").params(basket, prepaid).update();
+        jdbc.sql("INSERT OR IGNORE INTO basket_prepaid (basket, prepaid) VALUES (?, ?)")
+                .params(basket, prepaid)
+                .update();
     }
 
     void leave(String basket, String prepaid) {
-        jdbc.sql("DELETE FROM basket_prepaid WHERE basket = ? AND prepaid = ?").params(basket, prepaid).update();
+        jdbc.sql("DELETE FROM basket_prepaid WHERE basket = ? AND prepaid = ?")
+                .params(basket, prepaid)
+                .update();
     }
 
     /**
@@ -89,14 +99,21 @@ class PrepaidStore {
      * @return false where there is not so much left
      */
     boolean use(String prepaid, long order, @Nullable BookingId booking, long amount, String why, Instant now) {
-        boolean enough = jdbc.sql("UPDATE prepaid SET rest = rest - :amount WHERE id = :id AND rest >= :amount AND rest - :amount <= worth")
+        boolean enough = jdbc.sql(
+                                "UPDATE prepaid SET rest = rest - :amount WHERE id = :id AND rest >= :amount AND rest - :amount <= worth")
                         .param("amount", amount)
                         .param("id", prepaid)
                         .update()
                 > 0;
         if (enough) {
             jdbc.sql("INSERT INTO prepaid_uses (prepaid, order_id, booking, amount, at, why) VALUES (?, ?, ?, ?, ?, ?)")
-                    .params(Arrays.asList(prepaid, order, booking == null ? null : booking.value(), amount, now.getEpochSecond(), why))
+                    .params(Arrays.asList(
+                            prepaid,
+                            order,
+                            booking == null ? null : booking.value(),
+                            amount,
+                            now.getEpochSecond(),
+                            why))
                     .update();
         }
         return enough;
@@ -163,7 +180,8 @@ class PrepaidStore {
             jdbc.sql("SELECT order_id, title FROM goods WHERE order_id IN (:orders) ORDER BY rowid")
                     .param("orders", orders)
                     .query(row -> {
-                        titles.computeIfAbsent(row.getLong("order_id"), o -> new ArrayList<>()).add(row.getString("title"));
+                        titles.computeIfAbsent(row.getLong("order_id"), o -> new ArrayList<>())
+                                .add(row.getString("title"));
                     });
         }
         return titles;
@@ -177,11 +195,15 @@ class PrepaidStore {
     }
 
     void order(String basket, long order) {
-        jdbc.sql("UPDATE goods SET order_id = ? WHERE basket = ? AND order_id IS NULL").params(order, basket).update();
+        jdbc.sql("UPDATE goods SET order_id = ? WHERE basket = ? AND order_id IS NULL")
+                .params(order, basket)
+                .update();
     }
 
     void issued(String goods, String prepaid) {
-        jdbc.sql("UPDATE goods SET prepaid = ? WHERE id = ?").params(prepaid, goods).update();
+        jdbc.sql("UPDATE goods SET prepaid = ? WHERE id = ?")
+                .params(prepaid, goods)
+                .update();
     }
 
     void returned(String goods) {

@@ -33,7 +33,8 @@ class ChangeTest extends DemoHouseTest {
         String before = get(basket).body();
         BasketLine kept = line(basket);
         clock.moveAhead(Duration.ofMinutes(5));
-        assertThat(path(change(basket, "party=2&length=90&add=glazing:1", entry.time().start())))
+        assertThat(path(change(
+                        basket, "party=2&length=90&add=glazing:1", entry.time().start())))
                 .startsWith(basket + "?changed=");
         BasketLine changed = line(basket);
         assertThat(changed.id()).isEqualTo(kept.id());
@@ -59,11 +60,13 @@ class ChangeTest extends DemoHouseTest {
         Answer.Entry later = opening("clay-table", "120", 3, 27);
         int left = first.open().get(0).opening().left();
         String basket = keep("clay-table", "120", 3, first.time().start());
-        String times = get(basket + "/lines/" + line(basket).id() + "/change?party=3&length=120").body();
+        String times = get(basket + "/lines/" + line(basket).id() + "/change?party=3&length=120")
+                .body();
         assertThat(times).contains("So far you have").contains("Take this instead");
         change(basket, "party=3&length=120", later.time().start());
         assertThat(line(basket).time()).isEqualTo(later.time());
-        assertThat(opening("clay-table", "120", 3, 24).open().get(0).opening().left()).isEqualTo(left);
+        assertThat(opening("clay-table", "120", 3, 24).open().get(0).opening().left())
+                .isEqualTo(left);
     }
 
     @Test
@@ -74,7 +77,10 @@ class ChangeTest extends DemoHouseTest {
         keep("wheel-hire", "60", left, entry.time().start());
         BasketLine before = line(basket);
         String told = path(change(basket, "party=4&length=60", entry.time().start()));
-        assertThat(told).contains("/change?").contains("&gone=" + entry.time().start()).contains("party=4");
+        assertThat(told)
+                .contains("/change?")
+                .contains("&gone=" + entry.time().start())
+                .contains("party=4");
         assertThat(get(told).body()).contains("What you have is still kept");
         assertThat(line(basket)).isEqualTo(before);
     }
@@ -91,7 +97,10 @@ class ChangeTest extends DemoHouseTest {
         String mine = keep("wheel-hire", "60", 1, entry.time().start());
         String yours = keep("wheel-hire", "60", 1, entry.time().start());
         String path = mine + "/lines/" + line(yours).id();
-        assertThat(post(path + "/change?party=2&length=60", Map.of("start", entry.time().start())).statusCode())
+        assertThat(post(
+                                path + "/change?party=2&length=60",
+                                Map.of("start", entry.time().start()))
+                        .statusCode())
                 .isEqualTo(404);
         assertThat(post(path + "/release", Map.of()).statusCode()).isEqualTo(404);
         assertThat(line(yours).party()).isEqualTo(1);
@@ -99,7 +108,8 @@ class ChangeTest extends DemoHouseTest {
 
     @Test
     void theBasketsAddressIsACodeForACamera() {
-        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 29).time().start());
+        String basket = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 29).time().start());
         assertThat(get(basket + "/code.svg").body()).startsWith("<svg").contains("<path");
         assertThat(get(basket).body()).contains(address(basket));
     }

@@ -37,10 +37,12 @@ class HoarderTest extends DemoHouseTest {
     private static final int ADDRESSES = 50;
 
     private long left() {
-        return openings.openings(Query.of(new OfferId("private-lesson"), today(), today().plusDays(41), clock.instant())
+        return openings
+                .openings(Query.of(new OfferId("private-lesson"), today(), today().plusDays(41), clock.instant())
                         .withLength(new LengthId("60"), 1)
                         .withParty(1))
-                .entries().stream()
+                .entries()
+                .stream()
                 .flatMap(e -> e.open().stream())
                 .mapToLong(o -> o.opening().left())
                 .sum();
@@ -70,7 +72,8 @@ class HoarderTest extends DemoHouseTest {
     }
 
     private HttpResponse<String> sent(String page, String keep, long start, String from) {
-        String html = send(HttpRequest.newBuilder(URI.create(address(page))).header(FROM, from)).body();
+        String html = send(HttpRequest.newBuilder(URI.create(address(page))).header(FROM, from))
+                .body();
         return post(keep, CheckoutPage.sealed(html, new HashMap<>(Map.of("start", start))), FROM, from);
     }
 
@@ -102,14 +105,23 @@ class HoarderTest extends DemoHouseTest {
             long start = starts().get(starts().size() / 2);
             if (keeps(start, somebody())) {
                 guests++;
-                String basket = jdbc.sql("SELECT basket FROM bookings WHERE status = 'held' ORDER BY rowid DESC LIMIT 1")
-                        .query(String.class).single();
-                String line = jdbc.sql("SELECT id FROM bookings WHERE basket = ?").param(basket).query(String.class).single();
+                String basket = jdbc.sql(
+                                "SELECT basket FROM bookings WHERE status = 'held' ORDER BY rowid DESC LIMIT 1")
+                        .query(String.class)
+                        .single();
+                String line = jdbc.sql("SELECT id FROM bookings WHERE basket = ?")
+                        .param(basket)
+                        .query(String.class)
+                        .single();
                 post("/basket/" + basket + "/lines/" + line + "/release", Map.of());
             }
-            assertThat(guests).as("guests who got a place after round %d", round).isEqualTo(round + 1);
+            assertThat(guests)
+                    .as("guests who got a place after round %d", round)
+                    .isEqualTo(round + 1);
         }
-        assertThat(left()).as("what is left of %d with %d holds after %d tries", before, kept, tries).isGreaterThan(before / 5);
+        assertThat(left())
+                .as("what is left of %d with %d holds after %d tries", before, kept, tries)
+                .isGreaterThan(before / 5);
         assertThat(starts()).isNotEmpty();
         String basket = keepOne();
         assertThat(get(basket).body()).contains("A private lesson");

@@ -53,7 +53,9 @@ class HoldTest extends DemoHouseTest {
         assertThat(moved(basket, 17)).as("not a third time").isEqualTo(third);
         clock.moveAhead(Duration.ofMinutes(3));
         Answer.Entry to = opening("wheel-hire", "60", 1, 18);
-        assertThat(path(post(change, Map.of("start", to.time().start())))).as("it is over").contains("gone=");
+        assertThat(path(post(change, Map.of("start", to.time().start()))))
+                .as("it is over")
+                .contains("gone=");
     }
 
     @Test
@@ -71,8 +73,12 @@ class HoldTest extends DemoHouseTest {
         assertThat(form).containsKeys("seal", "proof");
         assertThat(path(post(keep, form, FROM, from))).startsWith("/basket/");
         form.put("start", opening("wheel-hire", "60", 1, 22).time().start());
-        assertThat(path(post(keep, form, FROM, from))).as("a seal and its proof serve once").contains("why=moment");
-        assertThat(path(post(keep, form, FROM, somebody()))).as("another visitor's first place").startsWith("/basket/");
+        assertThat(path(post(keep, form, FROM, from)))
+                .as("a seal and its proof serve once")
+                .contains("why=moment");
+        assertThat(path(post(keep, form, FROM, somebody())))
+                .as("another visitor's first place")
+                .startsWith("/basket/");
     }
 
     @Test
@@ -81,12 +87,15 @@ class HoldTest extends DemoHouseTest {
         String keep = "/offers/wheel-hire/keep?party=1&length=60";
         post(keep, Map.of("start", opening("wheel-hire", "60", 1, 23).time().start()), FROM, from);
         long start = opening("wheel-hire", "60", 1, 24).time().start();
-        String page = send(request("/offers/wheel-hire?party=1&length=60", from)).body();
+        String page =
+                send(request("/offers/wheel-hire?party=1&length=60", from)).body();
         Map<String, Object> form = CheckoutPage.sealed(page, new HashMap<>(Map.of("start", start)));
         form.put("proof", "");
         String soon = path(post(keep, form, FROM, from));
         assertThat(soon).contains("why=moment").contains("sealed=");
-        assertThat(send(request(soon, from)).body()).as("the same seal, so that the wait goes on").contains((String) form.get("seal"));
+        assertThat(send(request(soon, from)).body())
+                .as("the same seal, so that the wait goes on")
+                .contains((String) form.get("seal"));
         clock.moveAhead(Duration.ofSeconds(16));
         assertThat(path(post(keep, form, FROM, from))).startsWith("/basket/");
     }

@@ -20,7 +20,10 @@ class BookedStoreTest extends DemoHouseTest {
 
     @Test
     void onlyWhatTouchesTheStretchIsRead() {
-        long start = jdbc.sql("SELECT start_at FROM bookings WHERE id = 'b03'").query(Long.class).single() / 60;
+        long start = jdbc.sql("SELECT start_at FROM bookings WHERE id = 'b03'")
+                        .query(Long.class)
+                        .single()
+                / 60;
         assertThat(ids(start + 89, start + 90)).contains("b03").doesNotContain("b01");
         assertThat(ids(start + 90, start + 91)).doesNotContain("b03");
         assertThat(ids(start + 600_000, start + 600_001)).isEmpty();
@@ -36,7 +39,9 @@ class BookedStoreTest extends DemoHouseTest {
     void aPlaceThatIsNoLongerKeptIsNotRead() {
         Answer.Entry free = opening("glaze-call", "25", 1, 4);
         keep("glaze-call", "25", 1, free.time().start());
-        String hold = jdbc.sql("SELECT id FROM bookings WHERE status = 'held' ORDER BY rowid DESC LIMIT 1").query(String.class).single();
+        String hold = jdbc.sql("SELECT id FROM bookings WHERE status = 'held' ORDER BY rowid DESC LIMIT 1")
+                .query(String.class)
+                .single();
         assertThat(ids(free.time().start(), free.time().start() + 1)).contains(hold);
         clock.moveAhead(Duration.ofMinutes(16));
         assertThat(ids(free.time().start(), free.time().start() + 1)).doesNotContain(hold);

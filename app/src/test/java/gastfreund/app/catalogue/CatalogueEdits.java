@@ -25,11 +25,15 @@ public class CatalogueEdits {
     /** Changes a thing of a kind (the table's name), and looks around before that is committed. */
     public void change(String kind, String id, Consumer<ObjectNode> edit, Runnable before) {
         transaction.executeWithoutResult(status -> {
-            ObjectNode json = (ObjectNode) HouseFile.parse(
-                    jdbc.sql("SELECT definition FROM " + kind + " WHERE id = ?").param(id).query(String.class).single());
+            ObjectNode json = (ObjectNode) HouseFile.parse(jdbc.sql("SELECT definition FROM " + kind + " WHERE id = ?")
+                    .param(id)
+                    .query(String.class)
+                    .single());
             edit.accept(json);
             catalogues.change();
-            jdbc.sql("UPDATE " + kind + " SET definition = ? WHERE id = ?").params(json.toString(), id).update();
+            jdbc.sql("UPDATE " + kind + " SET definition = ? WHERE id = ?")
+                    .params(json.toString(), id)
+                    .update();
             before.run();
         });
     }

@@ -30,7 +30,9 @@ class ExtrasTest {
         ((ObjectNode) file.get("house").get("extra")).put("somebodyElses", 5);
         HouseFile.read(file, whole -> {
             Extras extras = Extras.of(whole);
-            assertThat(extras.checkout().toAgree()).extracting(CheckoutRules.Text::id).containsExactly("rules");
+            assertThat(extras.checkout().toAgree())
+                    .extracting(CheckoutRules.Text::id)
+                    .containsExactly("rules");
             assertThat(extras.prepaidOffers()).extracting(PrepaidOffer::isPass).containsExactly(false, true);
         });
     }
@@ -56,8 +58,7 @@ class ExtrasTest {
             })
     void whatIsWrongIsToldWithItsPath(String owner, String member, String value, String problem) {
         ((ObjectNode) file.at(owner)).set(member, HouseFile.parse(value.replace('\'', '"')));
-        BadFileException told =
-                catchThrowableOfType(BadFileException.class, () -> HouseFile.read(file, Extras::of));
+        BadFileException told = catchThrowableOfType(BadFileException.class, () -> HouseFile.read(file, Extras::of));
         assertThat(told.problems()).extracting(Object::toString).containsExactly(problem);
     }
 }

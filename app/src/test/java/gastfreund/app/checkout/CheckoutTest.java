@@ -20,7 +20,11 @@ class CheckoutTest extends DemoHouseTest {
     private Orders orders;
 
     private String lesson(int daysAhead) {
-        return keep("private-lesson", "60", 2, opening("private-lesson", "60", 2, daysAhead).time().start());
+        return keep(
+                "private-lesson",
+                "60",
+                2,
+                opening("private-lesson", "60", 2, daysAhead).time().start());
     }
 
     private Map<String, Object> filled(String basket) {
@@ -32,7 +36,10 @@ class CheckoutTest extends DemoHouseTest {
     }
 
     private static String answerField(Map<String, Object> form) {
-        return form.keySet().stream().filter(k -> k.startsWith("answer.")).findFirst().orElseThrow();
+        return form.keySet().stream()
+                .filter(k -> k.startsWith("answer."))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
@@ -49,7 +56,8 @@ class CheckoutTest extends DemoHouseTest {
                 .doesNotContain("id=\"" + first.replace(".1.before", ".2.before") + "-error\"")
                 .contains("id=\"agree-rules-error\"")
                 .contains("value=\"lene@post.example\"");
-        assertThat(page).containsPattern("name=\"" + first.replace(".1.before", ".2.before") + "\" value=\"None yet\" checked");
+        assertThat(page)
+                .containsPattern("name=\"" + first.replace(".1.before", ".2.before") + "\" value=\"None yet\" checked");
     }
 
     @Test
@@ -64,7 +72,10 @@ class CheckoutTest extends DemoHouseTest {
         OrderLine line = order.lines().get(0);
         assertThat(order.contact().company()).isEqualTo("Dorsch & Daughters");
         assertThat(orders.answersOf(line.booking()).get(0).value()).isEqualTo("Regularly");
-        assertThat(jdbc.sql("SELECT wording FROM agreements WHERE order_id = ?").param(order.id()).query(String.class).single())
+        assertThat(jdbc.sql("SELECT wording FROM agreements WHERE order_id = ?")
+                        .param(order.id())
+                        .query(String.class)
+                        .single())
                 .startsWith("Clay is slippery");
         String details = get("/bookings/" + order.token() + "/details").body();
         assertThat(details).contains("We bring our own aprons.").containsPattern("value=\"Regularly\" checked");
@@ -86,9 +97,14 @@ class CheckoutTest extends DemoHouseTest {
         post(basket + "/code", Map.of("code", ""));
         long before = jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single();
         String page = send(basket, form).body();
-        assertThat(page).contains("What this costs has changed").contains("value=\"Lene Dorsch\"").doesNotContain("Something is still missing");
-        assertThat(jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single()).isEqualTo(before);
-        assertThat(send(basket, filled(basket)).headers().firstValue("Location").orElseThrow()).startsWith(STANDINS.address());
+        assertThat(page)
+                .contains("What this costs has changed")
+                .contains("value=\"Lene Dorsch\"")
+                .doesNotContain("Something is still missing");
+        assertThat(jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single())
+                .isEqualTo(before);
+        assertThat(send(basket, filled(basket)).headers().firstValue("Location").orElseThrow())
+                .startsWith(STANDINS.address());
     }
 
     @Test
@@ -105,9 +121,13 @@ class CheckoutTest extends DemoHouseTest {
         Map<String, Object> form = filled(basket);
         form.put("proof", "");
         HttpResponse<String> soon = send(basket, form);
-        assertThat(soon.body()).contains("That was very quick").contains("value=\"Lene Dorsch\"").contains(form.get("seal").toString());
+        assertThat(soon.body())
+                .contains("That was very quick")
+                .contains("value=\"Lene Dorsch\"")
+                .contains(form.get("seal").toString());
         clock.moveAhead(Duration.ofSeconds(16));
-        assertThat(send(basket, form).headers().firstValue("Location").orElseThrow()).startsWith(STANDINS.address());
+        assertThat(send(basket, form).headers().firstValue("Location").orElseThrow())
+                .startsWith(STANDINS.address());
     }
 
     @Test
@@ -130,7 +150,9 @@ class CheckoutTest extends DemoHouseTest {
 
     @Test
     void theHousesTextsCanBeRead() {
-        assertThat(get("/texts/rules").body()).contains("<h1 class=\"mb-6\">House rules</h1>").contains("Children under ten");
+        assertThat(get("/texts/rules").body())
+                .contains("<h1 class=\"mb-6\">House rules</h1>")
+                .contains("Children under ten");
         assertThat(get("/texts/none").statusCode()).isEqualTo(404);
     }
 }

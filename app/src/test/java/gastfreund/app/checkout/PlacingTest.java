@@ -19,8 +19,8 @@ class PlacingTest extends DemoHouseTest {
     void whatIsWrongIsSaidAtItsFieldAndNothingTypedIsLost() {
         Answer.Entry entry = opening("wheel-hire", "60", 1, 10);
         String basket = keep("wheel-hire", "60", 1, entry.time().start());
-        HttpResponse<String> page = post(
-                basket + "/checkout", Map.of("name", "Jori <b>Tamm</b>", "email", "jori@", "phone", "12"));
+        HttpResponse<String> page =
+                post(basket + "/checkout", Map.of("name", "Jori <b>Tamm</b>", "email", "jori@", "phone", "12"));
         assertThat(page.statusCode()).isEqualTo(200);
         assertThat(page.body())
                 .contains("value=\"Jori &lt;b&gt;Tamm&lt;/b&gt;\"")
@@ -37,8 +37,7 @@ class PlacingTest extends DemoHouseTest {
         Map<String, Object> form = CheckoutPage.filled(get(basket + "/checkout").body(), "Jori Tamm", "j@post.example");
         clock.moveAhead(Duration.ofMinutes(16));
         long before = count("orders");
-        HttpResponse<String> placed =
-                post(basket + "/checkout", form);
+        HttpResponse<String> placed = post(basket + "/checkout", form);
         assertThat(path(placed)).startsWith(basket).endsWith("?lost");
         assertThat(get(basket).body()).contains("The time ran out").contains("One click keeps one of these instead");
         assertThat(count("orders")).isEqualTo(before);
@@ -48,7 +47,8 @@ class PlacingTest extends DemoHouseTest {
     void aPriceThatRoseSinceItWasShownIsNotTakenSilently() {
         Answer.Entry entry = opening("wheel-hire", "60", 1, 12);
         HttpResponse<String> kept = post(
-                "/offers/wheel-hire/keep?party=1&length=60", Map.of("start", entry.time().start(), "price", 100));
+                "/offers/wheel-hire/keep?party=1&length=60",
+                Map.of("start", entry.time().start(), "price", 100));
         assertThat(path(kept)).contains("why=price");
         assertThat(get(path(kept)).body()).contains("its price has just changed");
     }
@@ -61,9 +61,11 @@ class PlacingTest extends DemoHouseTest {
         String page = get(basket).body();
         Matcher line = Pattern.compile("/lines/([^/\"]+)/release").matcher(page);
         assertThat(line.find()).isTrue();
-        assertThat(path(post(basket + "/lines/" + line.group(1) + "/release", Map.of()))).endsWith("?released");
+        assertThat(path(post(basket + "/lines/" + line.group(1) + "/release", Map.of())))
+                .endsWith("?released");
         assertThat(get(basket).body()).contains("There is nothing in it");
-        assertThat(opening("wheel-hire", "60", 4, 16).open().get(0).opening().left()).isEqualTo(before);
+        assertThat(opening("wheel-hire", "60", 4, 16).open().get(0).opening().left())
+                .isEqualTo(before);
     }
 
     @Test

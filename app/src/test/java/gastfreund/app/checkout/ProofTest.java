@@ -2,11 +2,11 @@ package gastfreund.app.checkout;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gastfreund.app.AllRounds;
 import gastfreund.app.CheckoutPage;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderStatus;
 import gastfreund.app.orders.OrdersTest;
-import gastfreund.app.AllRounds;
 import gastfreund.app.payments.GatewayAccount;
 import gastfreund.app.payments.Gateways;
 import gastfreund.core.openings.BookingStatus;
@@ -28,7 +28,11 @@ class ProofTest extends OrdersTest {
     private Gateways gateways;
 
     private Order onTheSpot(int daysAhead, String email) {
-        String basket = keep("wheel-evenings", "150", 1, opening("wheel-evenings", "150", 1, daysAhead).time().start());
+        String basket = keep(
+                "wheel-evenings",
+                "150",
+                1,
+                opening("wheel-evenings", "150", 1, daysAhead).time().start());
         String line = jdbc.sql("SELECT id FROM bookings WHERE basket = ?")
                 .param(basket.substring(basket.lastIndexOf('/') + 1))
                 .query(String.class)
@@ -40,7 +44,9 @@ class ProofTest extends OrdersTest {
 
     private String link(Order order) {
         String text = jdbc.sql("SELECT text_part FROM outbox WHERE order_id = ? AND kind = 'prove'")
-                .param(order.id()).query(String.class).single();
+                .param(order.id())
+                .query(String.class)
+                .single();
         Matcher link = Pattern.compile("/bookings/\\S+/prove\\?key=\\S+").matcher(text);
         assertThat(link.find()).isTrue();
         return link.group();
@@ -53,10 +59,14 @@ class ProofTest extends OrdersTest {
         assertThat(line(order).status()).isEqualTo(BookingStatus.HELD);
         assertThat(line(order).expires()).isEqualTo(order.placed().plus(Duration.ofHours(1)));
         assertThat(get("/bookings/" + order.token()).body())
-                .contains("One more step, Stella Arp").contains("stella@post.example").doesNotContain("Put it in my calendar");
+                .contains("One more step, Stella Arp")
+                .contains("stella@post.example")
+                .doesNotContain("Put it in my calendar");
         String link = link(order);
         assertThat(get(link).body()).contains("Is this your booking?");
-        assertThat(line(order).status()).as("a program that opens every link decides nothing").isEqualTo(BookingStatus.HELD);
+        assertThat(line(order).status())
+                .as("a program that opens every link decides nothing")
+                .isEqualTo(BookingStatus.HELD);
         String prove = link.substring(0, link.indexOf('?'));
         assertThat(post(prove, Map.of("key", "guessed")).statusCode()).isEqualTo(404);
         assertThat(get(prove).statusCode()).isEqualTo(404);
@@ -91,19 +101,25 @@ class ProofTest extends OrdersTest {
             for (int i = 0; i < 2; i++) {
                 assertThat(path(byTransfer(30 + i, "imke@post.example"))).startsWith("/bookings/");
             }
-            assertThat(byTransfer(33, "Imke@post.example").body()).contains("Two places of yours wait for a transfer already");
+            assertThat(byTransfer(33, "Imke@post.example").body())
+                    .contains("Two places of yours wait for a transfer already");
             assertThat(path(byTransfer(34, "other@post.example"))).startsWith("/bookings/");
             Order order = orders.newest(1).get(0);
             clock.moveAhead(Duration.ofHours(49));
             job.run();
             assertThat(now(order).status()).as("nobody confirmed the address").isEqualTo(OrderStatus.LAPSED);
         } finally {
-            gateways.keep(gateways.account(GatewayAccount.Kind.TRANSFER, GatewayAccount.Mode.LIVE).switched(false));
+            gateways.keep(gateways.account(GatewayAccount.Kind.TRANSFER, GatewayAccount.Mode.LIVE)
+                    .switched(false));
         }
     }
 
     private HttpResponse<String> byTransfer(int daysAhead, String email) {
-        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, daysAhead).time().start());
+        String basket = keep(
+                "wheel-hire",
+                "60",
+                1,
+                opening("wheel-hire", "60", 1, daysAhead).time().start());
         Map<String, Object> form = CheckoutPage.filled(get(basket + "/checkout").body(), "Imke Dahl", email);
         form.put("way", "transfer");
         return post(basket + "/checkout", form, FROM, somebody());
@@ -111,14 +127,21 @@ class ProofTest extends OrdersTest {
 
     @Test
     void aSealOfACheckoutServesOnce() {
-        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 35).time().start());
-        Map<String, Object> form = CheckoutPage.filled(get(basket + "/checkout").body(), "Jori Tamm", "jori@post.example");
+        String basket = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 35).time().start());
+        Map<String, Object> form =
+                CheckoutPage.filled(get(basket + "/checkout").body(), "Jori Tamm", "jori@post.example");
         post(basket + "/checkout", form);
         long placed = jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single();
         long start = opening("wheel-hire", "60", 1, 36).time().start();
-        post("/offers/wheel-hire/keep?party=1&length=60&basket=" + basket.substring(8), Map.of("start", start), FROM, somebody());
+        post(
+                "/offers/wheel-hire/keep?party=1&length=60&basket=" + basket.substring(8),
+                Map.of("start", start),
+                FROM,
+                somebody());
         form.remove("shown");
         assertThat(post(basket + "/checkout", form).body()).contains("This page was open for a long time");
-        assertThat(jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single()).isEqualTo(placed);
+        assertThat(jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single())
+                .isEqualTo(placed);
     }
 }

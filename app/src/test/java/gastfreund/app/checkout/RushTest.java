@@ -31,7 +31,8 @@ class RushTest extends DemoHouseTest {
         List<String> outcomes = allAtOnce(() -> keep("wheel-hire", "60", 1, start));
 
         assertThat(outcomes).filteredOn(path -> path.startsWith("/basket/")).hasSize(1);
-        List<String> told = outcomes.stream().filter(path -> path.contains("gone=" + start)).toList();
+        List<String> told =
+                outcomes.stream().filter(path -> path.contains("gone=" + start)).toList();
         assertThat(told).hasSize(GUESTS - 1);
         assertThat(get(told.get(0)).body())
                 .contains("Somebody else has just taken")

@@ -33,7 +33,10 @@ class StraightHouseTest extends DemoHouseTest {
                         demo.resolve("quillmere.house.json"),
                         file.replace(asks, asks + ", \"address\": \"required\", \"straight\": true"));
                 Map<String, Object> settings = Map.of(
-                        "gastfreund.demo", demo.toString(), "gastfreund.home", demo.resolve("data").toString());
+                        "gastfreund.demo",
+                        demo.toString(),
+                        "gastfreund.home",
+                        demo.resolve("data").toString());
                 context.getEnvironment().getPropertySources().addFirst(new MapPropertySource("straight", settings));
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
@@ -43,17 +46,20 @@ class StraightHouseTest extends DemoHouseTest {
 
     @Test
     void aSingleBookingGoesStraightToCheckoutWhereTheAddressIsRequired() {
-        String checkout = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 6).time().start());
+        String checkout = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 6).time().start());
         assertThat(checkout).endsWith("/checkout");
         Map<String, Object> form = CheckoutPage.filled(get(checkout).body(), "Lene Dorsch", "lene@post.example");
         assertThat(post(checkout, form).body()).contains("address for the receipt");
         form.put("address", "Mill Lane 3\n12345 Quillmere");
-        assertThat(post(checkout, form).headers().firstValue("Location").orElseThrow()).startsWith(STANDINS.address());
+        assertThat(post(checkout, form).headers().firstValue("Location").orElseThrow())
+                .startsWith(STANDINS.address());
     }
 
     @Test
     void aSecondBookingShowsTheBasket() {
-        String checkout = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 7).time().start());
+        String checkout = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 7).time().start());
         String basket = checkout.replaceAll("/basket/([^/]+)/checkout", "$1");
         String page = path(post(
                 "/offers/wheel-hire/keep?party=1&length=60&basket=" + basket,

@@ -3,10 +3,10 @@ package gastfreund.app.endings;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import gastfreund.app.AllRounds;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrdersTest;
 import gastfreund.app.orders.Outcome;
-import gastfreund.app.AllRounds;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.BookingStatus;
 import java.time.Duration;
@@ -23,7 +23,8 @@ class AttendanceTest extends OrdersTest {
     private AllRounds job;
 
     private void goTo(Order order, Duration afterStart) {
-        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant()).plus(afterStart));
+        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant())
+                .plus(afterStart));
     }
 
     @Test
@@ -48,7 +49,9 @@ class AttendanceTest extends OrdersTest {
         assertThat(back).isEqualTo(paid.minus(Money.ofMinor(500)));
         assertThat(attendance.missed(order, line(order).booking(), HOST)).isEqualTo(Outcome.DONE);
         assertThat(line(order).status()).isEqualTo(BookingStatus.NO_SHOW);
-        assertThat(line(order).unpaid()).as("what was not kept is not asked for").isEqualTo(Money.ZERO);
+        assertThat(line(order).unpaid())
+                .as("what was not kept is not asked for")
+                .isEqualTo(Money.ZERO);
         assertThat(get("/bookings/" + order.token()).body()).doesNotContain("/pay\"");
         assertThat(letters(order)).endsWith("missed");
         await().untilAsserted(() -> assertThat(payment(order)).endsWith(" " + back.minor()));

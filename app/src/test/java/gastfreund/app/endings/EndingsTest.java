@@ -3,6 +3,7 @@ package gastfreund.app.endings;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import gastfreund.app.AllRounds;
 import gastfreund.app.PdfPicture;
 import gastfreund.app.moves.Moves;
 import gastfreund.app.orders.Order;
@@ -10,7 +11,6 @@ import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrdersTest;
 import gastfreund.app.orders.Outcome;
 import gastfreund.app.paying.Balances;
-import gastfreund.app.AllRounds;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.Answer;
@@ -31,7 +31,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** Requests, cancellations and refunds, over HTTP and with the real stand-in; its ledger and ours agree in the end. */
 class EndingsTest extends OrdersTest {
-
 
     @Autowired
     private AllRounds job;
@@ -58,7 +57,9 @@ class EndingsTest extends OrdersTest {
         assertThat(line(order).status()).isEqualTo(BookingStatus.REQUESTED);
         assertThat(payment(order)).isEqualTo("authorised 0 0 0");
         assertThat(letters(order)).containsExactly("request", "host-request");
-        assertThat(get("/bookings/" + order.token()).body()).contains("We have your request").contains("nothing is charged");
+        assertThat(get("/bookings/" + order.token()).body())
+                .contains("We have your request")
+                .contains("nothing is charged");
         assertThat(endings.accept(order, line(order).booking(), HOST)).isEqualTo(Outcome.DONE);
         assertThat(endings.accept(order, line(order).booking(), HOST)).isEqualTo(Outcome.CHANGED);
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
@@ -71,9 +72,10 @@ class EndingsTest extends OrdersTest {
     @Test
     void whatIsPutAsideBeyondWhatARequestCostsIsLetGo() {
         Order order = paid("firing", "glaze", 11, "WORKS");
-        transaction.executeWithoutResult(s -> jdbc.sql("UPDATE order_lines SET total = 3000, due_now = 3000 WHERE order_id = ?")
-                .param(order.id())
-                .update());
+        transaction.executeWithoutResult(
+                s -> jdbc.sql("UPDATE order_lines SET total = 3000, due_now = 3000 WHERE order_id = ?")
+                        .param(order.id())
+                        .update());
         endings.accept(order, line(order).booking(), HOST);
         await().untilAsserted(() -> assertThat(payment(order)).isEqualTo("captured 3000 1500 0"));
         assertThat(line(order).unpaid()).isEqualTo(Money.ZERO);
@@ -117,11 +119,15 @@ class EndingsTest extends OrdersTest {
     void aGuestWhoCancelsInTimeGetsAllOfItBackAndThePlaceIsFree() {
         Order order = paid("wheel-hire", "60", 16, "WORKS");
         Money paid = line(order).paid();
-        String page = get("/bookings/" + order.token() + "/lines/" + line(order).booking() + "/cancel").body();
+        String page = get("/bookings/" + order.token() + "/lines/" + line(order).booking() + "/cancel")
+                .body();
         Matcher refund = Pattern.compile("name=\"refund\" value=\"(\\d+)\"").matcher(page);
         assertThat(refund.find()).isTrue();
         assertThat(Long.parseLong(refund.group(1))).isEqualTo(paid.minor()).isPositive();
-        assertThat(cancel(order, Map.of("refund", paid.minor() - 1)).headers().firstValue("Location").orElseThrow())
+        assertThat(cancel(order, Map.of("refund", paid.minor() - 1))
+                        .headers()
+                        .firstValue("Location")
+                        .orElseThrow())
                 .endsWith("?changed");
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
         cancel(order, Map.of("refund", refund.group(1), "why", "A cold."));
@@ -139,7 +145,8 @@ class EndingsTest extends OrdersTest {
     void lateItCostsWhatTheTermsSay() {
         Order order = paid("wheel-hire", "60", 17, "WORKS");
         Money paid = line(order).paid();
-        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant()).minusHours(10));
+        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant())
+                .minusHours(10));
         long half = paid.minor() - Math.round(paid.minor() / 2.0);
         cancel(order, Map.of("refund", half));
         assertThat(line(order).status()).isEqualTo(BookingStatus.CANCELLED);
@@ -152,15 +159,29 @@ class EndingsTest extends OrdersTest {
     void theHostGivesBackWhatTheyLikeUpToWhatWasPaid() {
         Order order = paid("wheel-hire", "60", 18, "WORKS");
         Money paid = line(order).paid();
-        assertThat(endings.refund(order, line(order).booking(), paid.plus(Money.ofMinor(1)), line(order).paid(), "", HOST))
+        assertThat(endings.refund(
+                        order,
+                        line(order).booking(),
+                        paid.plus(Money.ofMinor(1)),
+                        line(order).paid(),
+                        "",
+                        HOST))
                 .isEqualTo(Outcome.CHANGED);
-        assertThat(endings.refund(order, line(order).booking(), Money.ofMinor(300), line(order).paid(), "no apron left", HOST))
+        assertThat(endings.refund(
+                        order,
+                        line(order).booking(),
+                        Money.ofMinor(300),
+                        line(order).paid(),
+                        "no apron left",
+                        HOST))
                 .isEqualTo(Outcome.DONE);
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
         assertThat(endings.refund(order, line(order).booking(), Money.ofMinor(300), paid, "sent twice", HOST))
                 .isEqualTo(Outcome.CHANGED);
         assertThat(line(order).unpaid()).as("what was given back is not owed").isEqualTo(Money.ZERO);
-        assertThat(get("/bookings/" + order.token()).body()).doesNotContain("/pay\"").contains("Given back");
+        assertThat(get("/bookings/" + order.token()).body())
+                .doesNotContain("/pay\"")
+                .contains("Given back");
         assertThat(endings.cancelByHost(order, line(order).booking(), paid, "", true, HOST))
                 .isEqualTo(Outcome.CHANGED);
         assertThat(endings.cancelByHost(order, line(order).booking(), paid.minus(Money.ofMinor(300)), "", false, HOST))
@@ -179,17 +200,24 @@ class EndingsTest extends OrdersTest {
         assertThat(line(order).unpaid()).isEqualTo(left);
         Answer.Entry other = opening("private-lesson", "60", 1, 34);
         Moves.Wish wish = new Moves.Wish(
-                Audience.DESK, other.time().start(),
+                Audience.DESK,
+                other.time().start(),
                 moves.proposal(now(order), line(order), other.time().start(), Audience.DESK)
-                        .orElseThrow().total(),
-                true, true, HOST);
+                        .orElseThrow()
+                        .total(),
+                true,
+                true,
+                HOST);
         assertThat(moves.move(now(order), line(order).booking(), wish)).isEqualTo(Outcome.DONE);
         booksAgree(order);
         assertThat(line(order).unpaid()).isEqualTo(left);
         assertThat(line(order).balance()).isEqualTo(left);
-        assertThat(endings.paidOnTheSpot(order, line(order).booking(), left, line(order).paid(), HOST)).isEqualTo(Outcome.DONE);
+        assertThat(endings.paidOnTheSpot(
+                        order, line(order).booking(), left, line(order).paid(), HOST))
+                .isEqualTo(Outcome.DONE);
         assertThat(now(order).paid()).isEqualTo(line(order).total().minus(given));
-        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant()).minusHours(5));
+        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant())
+                .minusHours(5));
         job.run();
         assertThat(letters(order)).noneMatch(k -> k.startsWith("balance") || k.startsWith("unpaid"));
         assertThat(balances.owing()).extracting(Order::id).doesNotContain(order.id());
@@ -204,8 +232,11 @@ class EndingsTest extends OrdersTest {
         job.run();
         assertThat(letters(order)).containsExactly("confirmation", "host");
         assertThat(jdbc.sql("SELECT text_part FROM outbox WHERE order_id = ? AND kind = 'confirmation'")
-                        .param(order.id()).query(String.class).single())
-                .contains("Due, and not paid yet").doesNotContain("To be paid later");
+                        .param(order.id())
+                        .query(String.class)
+                        .single())
+                .contains("Due, and not paid yet")
+                .doesNotContain("To be paid later");
         clock.moveAhead(Duration.ofMinutes(61));
         job.run();
         job.run();
@@ -215,7 +246,10 @@ class EndingsTest extends OrdersTest {
         job.run();
         job.run();
         assertThat(letters(order)).endsWith("unpaid", "unpaid-again").hasSize(4);
-        String again = post("/bookings/" + order.token() + "/pay", Map.of()).headers().firstValue("Location").orElse(to);
+        String again = post("/bookings/" + order.token() + "/pay", Map.of())
+                .headers()
+                .firstValue("Location")
+                .orElse(to);
         get(pay(again, "UNTOLD"));
         assertThat(line(order).unpaid()).isEqualTo(Money.ZERO);
         assertThat(balances.owing()).extracting(Order::id).doesNotContain(order.id());
@@ -229,7 +263,8 @@ class EndingsTest extends OrdersTest {
         assertThat(deposit.plus(left)).isEqualTo(line(order).total());
         job.run();
         assertThat(letters(order)).doesNotContain("balance");
-        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant()).minusHours(30));
+        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant())
+                .minusHours(30));
         job.run();
         job.run();
         clock.moveAhead(Duration.ofHours(21));
@@ -246,11 +281,12 @@ class EndingsTest extends OrdersTest {
         assertThat(line(order).unpaid()).isEqualTo(Money.ZERO);
         assertThat(balances.owing()).extracting(Order::id).doesNotContain(order.id());
         cancel(order, Map.of("refund", line(order).total().minor()));
-        await().untilAsserted(() -> assertThat(jdbc.sql("SELECT sum(captured - refunded) FROM payments WHERE order_id = ?")
-                        .param(order.id())
-                        .query(Long.class)
-                        .single())
-                .isZero());
+        await().untilAsserted(
+                        () -> assertThat(jdbc.sql("SELECT sum(captured - refunded) FROM payments WHERE order_id = ?")
+                                        .param(order.id())
+                                        .query(Long.class)
+                                        .single())
+                                .isZero());
     }
 
     @Test
@@ -258,7 +294,8 @@ class EndingsTest extends OrdersTest {
         Order order = paid("wheel-hire", "120", 22, "WORKS");
         OrderLine before = line(order);
         String move = "/bookings/" + order.token() + "/lines/" + before.booking() + "/move";
-        Answer.Entry other = openings.openings(gastfreund.core.openings.Query.of(
+        Answer.Entry other = openings
+                .openings(gastfreund.core.openings.Query.of(
                                 before.offer(), today().plusDays(23),
                                 today().plusDays(30), clock.instant())
                         .withLength(before.length(), 1))
@@ -270,7 +307,9 @@ class EndingsTest extends OrdersTest {
         long total = other.open().get(0).opening().price().minor();
         assertThat(get(move + "/to?start=" + other.time().start()).body()).contains("Move it here?");
         assertThat(post(move, Map.of("start", other.time().start(), "total", total - 1))
-                        .headers().firstValue("Location").orElseThrow())
+                        .headers()
+                        .firstValue("Location")
+                        .orElseThrow())
                 .endsWith("?gone");
         assertThat(line(order).time()).isEqualTo(before.time());
         post(move, Map.of("start", other.time().start(), "total", total));
@@ -280,15 +319,18 @@ class EndingsTest extends OrdersTest {
         Money kept = Money.ofMinor(Math.min(total, before.total().minor()));
         assertThat(line(order).paid()).isEqualTo(kept);
         await().untilAsserted(() -> ledgersAgree(order));
-        await().untilAsserted(() -> assertThat(payment(order))
-                .endsWith(" " + (before.paid().minor() - kept.minor())));
+        await().untilAsserted(() ->
+                assertThat(payment(order)).endsWith(" " + (before.paid().minor() - kept.minor())));
         if (line(order).unpaid().isPositive()) {
             String to = post("/bookings/" + order.token() + "/lines/" + before.booking() + "/pay", Map.of())
-                    .headers().firstValue("Location").orElseThrow();
+                    .headers()
+                    .firstValue("Location")
+                    .orElseThrow();
             get(pay(to, "WORKS"));
             assertThat(line(order).unpaid()).isEqualTo(Money.ZERO);
         }
-        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant()).minusHours(3));
+        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant())
+                .minusHours(3));
         assertThat(get(move).statusCode()).isEqualTo(302);
     }
 
@@ -316,7 +358,9 @@ class EndingsTest extends OrdersTest {
                         .single())
                 .orElseThrow();
         Money paid = line(order).paid();
-        assertThat(endings.refund(order, line(order).booking(), paid, line(order).paid(), "", HOST)).isEqualTo(Outcome.DONE);
+        assertThat(endings.refund(
+                        order, line(order).booking(), paid, line(order).paid(), "", HOST))
+                .isEqualTo(Outcome.DONE);
         assertThat(payment(order)).isEqualTo("refunded " + paid.minor() + " 0 " + paid.minor());
     }
 
@@ -325,16 +369,19 @@ class EndingsTest extends OrdersTest {
         Order order = paid("wheel-hire", "60", 24, "WORKS");
         Money paid = line(order).paid();
         cancel(order, Map.of("refund", paid.minor()));
-        Matcher links = Pattern.compile("/bookings/[^\"]+/documents/(\\d+)\\.pdf").matcher(get("/bookings/" + order.token()).body());
+        Matcher links = Pattern.compile("/bookings/[^\"]+/documents/(\\d+)\\.pdf")
+                .matcher(get("/bookings/" + order.token()).body());
         List<String> paths = links.results().map(m -> m.group()).toList();
         assertThat(paths).hasSize(2);
         String receipt = text(paths.get(0));
         String credit = text(paths.get(1));
-        assertThat(receipt).contains("Quillmere Clay House", "Receipt ", "Wheel hire", "contains 19", "Order " + order.number());
+        assertThat(receipt)
+                .contains("Quillmere Clay House", "Receipt ", "Wheel hire", "contains 19", "Order " + order.number());
         assertThat(credit).contains("Credit note ", "Comes back to you");
         long first = Long.parseLong(paths.get(0).replaceAll(".*/(\\d+)\\.pdf", "$1"));
         assertThat(paths.get(1)).endsWith("/" + (first + 1) + ".pdf");
-        assertThat(get("/bookings/" + order.token() + "/documents/1.pdf").statusCode()).isEqualTo(404);
+        assertThat(get("/bookings/" + order.token() + "/documents/1.pdf").statusCode())
+                .isEqualTo(404);
     }
 
     @Test
@@ -344,7 +391,8 @@ class EndingsTest extends OrdersTest {
         booksAgree(order);
         cancel(order, Map.of("refund", deposit.minor()));
         booksAgree(order);
-        Matcher links = Pattern.compile("/bookings/[^\"]+/documents/(\\d+)\\.pdf").matcher(get("/bookings/" + order.token()).body());
+        Matcher links = Pattern.compile("/bookings/[^\"]+/documents/(\\d+)\\.pdf")
+                .matcher(get("/bookings/" + order.token()).body());
         List<String> paths = links.results().map(m -> m.group()).toList();
         Money total = line(order).total();
         assertThat(text(paths.get(1)))
@@ -359,7 +407,9 @@ class EndingsTest extends OrdersTest {
 
     private String text(String path) throws Exception {
         byte[] pdf = java.net.http.HttpClient.newHttpClient()
-                .send(HttpRequest.newBuilder(URI.create(address(path))).build(), HttpResponse.BodyHandlers.ofByteArray())
+                .send(
+                        HttpRequest.newBuilder(URI.create(address(path))).build(),
+                        HttpResponse.BodyHandlers.ofByteArray())
                 .body();
         return PdfPicture.text(pdf);
     }
@@ -378,9 +428,19 @@ class EndingsTest extends OrdersTest {
         confirm(order.id());
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
         assertThat(now(order).balance()).isEqualTo(Money.ofMinor(4200));
-        assertThat(endings.paidOnTheSpot(order, line(order).booking(), Money.ofMinor(4201), line(order).paid(), HOST))
+        assertThat(endings.paidOnTheSpot(
+                        order,
+                        line(order).booking(),
+                        Money.ofMinor(4201),
+                        line(order).paid(),
+                        HOST))
                 .isEqualTo(Outcome.CHANGED);
-        assertThat(endings.paidOnTheSpot(order, line(order).booking(), Money.ofMinor(4200), line(order).paid(), HOST))
+        assertThat(endings.paidOnTheSpot(
+                        order,
+                        line(order).booking(),
+                        Money.ofMinor(4200),
+                        line(order).paid(),
+                        HOST))
                 .isEqualTo(Outcome.DONE);
         assertThat(now(order).balance()).isEqualTo(Money.ZERO);
         endings.cancelByHost(order, line(order).booking(), Money.ofMinor(4200), "", true, HOST);
@@ -393,7 +453,10 @@ class EndingsTest extends OrdersTest {
         String basket = keep("wheel-hire", "120", 1, entry.time().start());
         Map<String, String> said = new TreeMap<>(Map.of(
                 "nonsense", "There is no such code.",
-                "welcome5", entry.open().get(0).opening().price().minor() < 3000 ? "There is too little" : "The code is used.",
+                "welcome5",
+                        entry.open().get(0).opening().price().minor() < 3000
+                                ? "There is too little"
+                                : "The code is used.",
                 " kilnmate ", "The code is used."));
         said.forEach((code, words) -> {
             post(basket + "/code", Map.of("code", code));
@@ -410,7 +473,8 @@ class EndingsTest extends OrdersTest {
     void aGuestChangesTheirDetails() {
         Order order = paid("wheel-hire", "60", 20, "WORKS");
         String details = "/bookings/" + order.token() + "/details";
-        assertThat(post(details, Map.of("name", "", "email", "new@post.example", "phone", "030 5550 100")).body())
+        assertThat(post(details, Map.of("name", "", "email", "new@post.example", "phone", "030 5550 100"))
+                        .body())
                 .contains("Please tell us your name.")
                 .contains("new@post.example");
         post(details, Map.of("name", "Wenke Farrow-Lind", "email", "new@post.example", "phone", "030 5550 100"));

@@ -45,12 +45,19 @@ class EmptyHouseTest {
 
         assertThat(mvc.get().uri("/offers/wheel-hire")).hasStatus(404);
 
-        WelcomeForm form = new WelcomeForm("Mill", "Europe/Lisbon", "EUR", "Ana", "ana@mill.example", "three wet stones", "");
+        WelcomeForm form =
+                new WelcomeForm("Mill", "Europe/Lisbon", "EUR", "Ana", "ana@mill.example", "three wet stones", "");
         assertThat(hosts.makeFirst(form)).isTrue();
         assertThat(hosts.makeFirst(form)).isFalse();
-        assertThat(passwords.matches("three wet stones", hosts.loadUserByUsername("ana@mill.example").getPassword()))
+        assertThat(passwords.matches(
+                        "three wet stones",
+                        hosts.loadUserByUsername("ana@mill.example").getPassword()))
                 .isTrue();
         assertThat(mvc.get().uri("/desk/welcome")).hasRedirectedUrl("/desk");
-        assertThat(mvc.get().uri("/")).hasStatusOk().bodyText().contains("Mill").contains("Nothing can be booked here yet");
+        assertThat(mvc.get().uri("/"))
+                .hasStatusOk()
+                .bodyText()
+                .contains("Mill")
+                .contains("Nothing can be booked here yet");
     }
 }

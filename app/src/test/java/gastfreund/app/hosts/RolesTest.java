@@ -66,7 +66,8 @@ class RolesTest extends DemoHouseTest {
     }
 
     private void sql(String statement, Object... parameters) {
-        transaction.executeWithoutResult(s -> jdbc.sql(statement).params(parameters).update());
+        transaction.executeWithoutResult(
+                s -> jdbc.sql(statement).params(parameters).update());
     }
 
     private static String email(Role role) {
@@ -75,22 +76,27 @@ class RolesTest extends DemoHouseTest {
 
     private HostBrowser signedIn(Role role) {
         HostBrowser browser = new HostBrowser(address(""), somebody());
-        assertThat(path(browser.signIn(email(role), PASSWORD))).startsWith("/desk").doesNotContain("wrong");
+        assertThat(path(browser.signIn(email(role), PASSWORD)))
+                .startsWith("/desk")
+                .doesNotContain("wrong");
         return browser;
     }
 
     private String order() {
-        return "/desk/orders/" + jdbc.sql("""
+        return "/desk/orders/"
+                + jdbc.sql(
+                                """
                         SELECT o.number FROM orders o JOIN order_lines l ON l.order_id = o.id
                         JOIN bookings b ON b.id = l.booking
                         WHERE b.status = 'confirmed' AND l.paid > 0 ORDER BY b.start_at DESC LIMIT 1
                         """)
-                .query(String.class)
-                .single();
+                        .query(String.class)
+                        .single();
     }
 
     private String booking(String order) {
-        return jdbc.sql("SELECT l.booking FROM order_lines l JOIN orders o ON o.id = l.order_id WHERE o.number = ? LIMIT 1")
+        return jdbc.sql(
+                        "SELECT l.booking FROM order_lines l JOIN orders o ON o.id = l.order_id WHERE o.number = ? LIMIT 1")
                 .param(order.substring(order.lastIndexOf('/') + 1))
                 .query(String.class)
                 .single();
@@ -102,7 +108,8 @@ class RolesTest extends DemoHouseTest {
         mappings.getHandlerMethods().forEach((info, handler) -> {
             for (String pattern : new TreeSet<>(info.getPatternValues())) {
                 if (pattern.startsWith("/desk")) {
-                    String path = pattern.replaceAll("\\{(?:number|document)}", "999999").replaceAll("\\{[^}]+}", "none");
+                    String path = pattern.replaceAll("\\{(?:number|document)}", "999999")
+                            .replaceAll("\\{[^}]+}", "none");
                     for (RequestMethod method : info.getMethodsCondition().getMethods()) {
                         doors.add(new Door(HttpMethod.valueOf(method.name()), path, right(handler)));
                     }
@@ -129,7 +136,9 @@ class RolesTest extends DemoHouseTest {
         for (Door door : doors()) {
             if (door.right() != null && !door.path().endsWith("/end-others")) {
                 HttpResponse<String> answer = knock(browser, door);
-                assertThat(answer.statusCode() == 403).as("%s as %s", door, role).isEqualTo(!role.may(door.right()));
+                assertThat(answer.statusCode() == 403)
+                        .as("%s as %s", door, role)
+                        .isEqualTo(!role.may(door.right()));
                 assertThat(answer.statusCode()).as("%s as %s", door, role).isLessThan(500);
             }
         }
@@ -167,7 +176,9 @@ class RolesTest extends DemoHouseTest {
         sql("UPDATE hosts SET role = 'staff' WHERE email = ?", email(Role.OWNER));
         for (Door door : doors()) {
             if (door.right() != null && !Role.STAFF.may(door.right())) {
-                assertThat(knock(browser, door).statusCode()).as(door.toString()).isEqualTo(403);
+                assertThat(knock(browser, door).statusCode())
+                        .as(door.toString())
+                        .isEqualTo(403);
             }
         }
         assertThat(browser.get("/desk").body()).contains("Orders");
@@ -181,14 +192,16 @@ class RolesTest extends DemoHouseTest {
                 .contains("Move to another time")
                 .doesNotContain("Give money back", "Cancel the booking");
         String refund = order + "/bookings/" + booking(order) + "/refund";
-        assertThat(staff.post(refund, Map.of("amount", "1", "seen", 0)).statusCode()).isEqualTo(403);
+        assertThat(staff.post(refund, Map.of("amount", "1", "seen", 0)).statusCode())
+                .isEqualTo(403);
         assertThat(staff.get("/desk/payments").body()).doesNotContain("/desk/ways");
     }
 
     /** Moving to a cheaper time gives money back: staff move at the price there was. */
     @Test
     void staffMoveToACheaperTimeAtThePriceThereWas() {
-        String[] row = jdbc.sql("""
+        String[] row = jdbc.sql(
+                        """
                         SELECT o.number || ' ' || b.id || ' ' || b.start_at || ' ' || l.total FROM orders o
                         JOIN order_lines l ON l.order_id = o.id JOIN bookings b ON b.id = l.booking
                         WHERE b.status = 'confirmed' AND b.offer = 'wheel-hire' AND l.paid = l.total AND b.start_at > ?
@@ -199,7 +212,9 @@ class RolesTest extends DemoHouseTest {
                 .single()
                 .split(" ");
         // The booking cost more than anything costs now.
-        sql("UPDATE order_lines SET total = total + 5000, amount = amount + 5000, paid = paid + 5000 WHERE booking = ?", row[1]);
+        sql(
+                "UPDATE order_lines SET total = total + 5000, amount = amount + 5000, paid = paid + 5000 WHERE booking = ?",
+                row[1]);
         sql("UPDATE payment_parts SET amount = amount + 5000 WHERE subject = ?", row[1]);
         sql("UPDATE payments SET amount = amount + 5000, captured = captured + 5000 WHERE booking = ?", row[1]);
         HostBrowser staff = signedIn(Role.STAFF);
@@ -208,7 +223,8 @@ class RolesTest extends DemoHouseTest {
         String page = staff.get(move + "/to?start=" + start).body();
         assertThat(page).contains("you may move bookings, but not give money back");
         String shown = page.replaceAll("(?s).*name=\"total\" value=\"(\\d+)\".*", "$1");
-        assertThat(path(staff.post(move, Map.of("start", start, "total", shown, "keepPrice", false)))).endsWith("?said=moved");
+        assertThat(path(staff.post(move, Map.of("start", start, "total", shown, "keepPrice", false))))
+                .endsWith("?said=moved");
         assertThat(jdbc.sql("SELECT l.total - ? FROM order_lines l WHERE l.booking = ? AND l.paid = l.total")
                         .params(row[3], row[1])
                         .query(Long.class)
@@ -227,8 +243,13 @@ class RolesTest extends DemoHouseTest {
                 .single();
         String guest = get("/bookings/" + token).body();
         assertThat(guest).contains(token).contains("Cancel this booking");
-        for (String page : List.of(order, order + "/page", "/desk/orders", "/desk/payments",
-                "/desk?booking=" + booking(order), order + "/bookings/" + booking(order) + "/move")) {
+        for (String page : List.of(
+                order,
+                order + "/page",
+                "/desk/orders",
+                "/desk/payments",
+                "/desk?booking=" + booking(order),
+                order + "/bookings/" + booking(order) + "/move")) {
             HttpResponse<String> answer = owner.get(page);
             assertThat(answer.statusCode()).as(page).isEqualTo(200);
             assertThat(answer.body()).as(page).doesNotContain(token);

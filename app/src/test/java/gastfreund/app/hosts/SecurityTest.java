@@ -36,18 +36,21 @@ class SecurityTest extends DemoHouseTest {
         Matcher nonce = Pattern.compile("script-src 'nonce-([^']+)'").matcher(policy);
         assertThat(nonce.find()).isTrue();
         assertThat(one.body()).contains("nonce=\"" + nonce.group(1) + "\"").doesNotContain(" style=\"", " onclick=");
-        assertThat(get(path).headers().firstValue("Content-Security-Policy")).isNotEqualTo(one.headers()
-                .firstValue("Content-Security-Policy"));
+        assertThat(get(path).headers().firstValue("Content-Security-Policy"))
+                .isNotEqualTo(one.headers().firstValue("Content-Security-Policy"));
     }
 
     @Test
     void anotherWebsiteCannotPressGuestsButtons() {
         Map<String, Object> form = Map.of("start", 0);
         String keep = "/offers/clay-table/keep?party=1&length=120";
-        assertThat(post(keep, form, "Sec-Fetch-Site", "cross-site").statusCode()).isEqualTo(403);
+        assertThat(post(keep, form, "Sec-Fetch-Site", "cross-site").statusCode())
+                .isEqualTo(403);
         assertThat(post(keep, form, "Sec-Fetch-Site", "same-site").statusCode()).isEqualTo(403);
-        assertThat(post(keep, form, "Origin", "https://elsewhere.example").statusCode()).isEqualTo(403);
-        assertThat(post(keep, form, "Sec-Fetch-Site", "same-origin").statusCode()).isEqualTo(302);
+        assertThat(post(keep, form, "Origin", "https://elsewhere.example").statusCode())
+                .isEqualTo(403);
+        assertThat(post(keep, form, "Sec-Fetch-Site", "same-origin").statusCode())
+                .isEqualTo(302);
     }
 
     @Test
@@ -87,22 +90,38 @@ class SecurityTest extends DemoHouseTest {
 
     @Test
     void codesCannotBeTriedInABasketEither() {
-        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 9).time().start());
+        String basket = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 9).time().start());
         for (int i = 0; i < 30; i++) {
-            assertThat(post(basket + "/code", Map.of("code", "GUESS" + i), FROM, "203.0.113.14").statusCode()).isEqualTo(302);
+            assertThat(post(basket + "/code", Map.of("code", "GUESS" + i), FROM, "203.0.113.14")
+                            .statusCode())
+                    .isEqualTo(302);
         }
-        assertThat(post(basket + "/code", Map.of("code", "GUESS"), FROM, "203.0.113.14").statusCode()).isEqualTo(429);
-        assertThat(post(basket + "/%63ode", Map.of("code", "GUESS"), FROM, "203.0.113.14").statusCode()).isEqualTo(429);
+        assertThat(post(basket + "/code", Map.of("code", "GUESS"), FROM, "203.0.113.14")
+                        .statusCode())
+                .isEqualTo(429);
+        assertThat(post(basket + "/%63ode", Map.of("code", "GUESS"), FROM, "203.0.113.14")
+                        .statusCode())
+                .isEqualTo(429);
     }
 
     @Test
     void pagesWithATokenAreNotForSearchEnginesAndPagesAreSharedWithoutOne() {
-        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 10).time().start());
-        for (String page : List.of(basket, basket + "/checkout", "/bookings/none", "/codes/none", "/desk/sign-in", "/offers/clay-table?basket=x")) {
+        String basket = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 10).time().start());
+        for (String page : List.of(
+                basket,
+                basket + "/checkout",
+                "/bookings/none",
+                "/codes/none",
+                "/desk/sign-in",
+                "/offers/clay-table?basket=x")) {
             assertThat(get(page).headers().firstValue("X-Robots-Tag")).as(page).contains("noindex, nofollow");
         }
-        assertThat(get("/offers/clay-table").headers().firstValue("X-Robots-Tag")).isEmpty();
-        String offer = get("/offers/clay-table?party=2&basket=" + basket.substring(8)).body();
+        assertThat(get("/offers/clay-table").headers().firstValue("X-Robots-Tag"))
+                .isEmpty();
+        String offer =
+                get("/offers/clay-table?party=2&basket=" + basket.substring(8)).body();
         assertThat(offer)
                 .contains("<link rel=\"canonical\" href=\"" + address("/offers/clay-table") + "\">")
                 .contains("<meta name=\"robots\" content=\"noindex\">");
@@ -131,7 +150,8 @@ class SecurityTest extends DemoHouseTest {
     void aPictureOpenedByItselfRunsNothing() {
         HttpResponse<String> picture = get("/pictures/lesson.svg");
         assertThat(picture.statusCode()).isEqualTo(200);
-        assertThat(picture.headers().firstValue("Content-Security-Policy").orElseThrow()).contains("sandbox");
+        assertThat(picture.headers().firstValue("Content-Security-Policy").orElseThrow())
+                .contains("sandbox");
     }
 
     @Test
@@ -142,7 +162,10 @@ class SecurityTest extends DemoHouseTest {
 
     @Test
     void passwordsAreKeptHashed() {
-        String kept = jdbc.sql("SELECT password FROM hosts").query(String.class).list().get(0);
+        String kept = jdbc.sql("SELECT password FROM hosts")
+                .query(String.class)
+                .list()
+                .get(0);
         assertThat(kept).startsWith("{bcrypt-sha256}").doesNotContain("clay");
     }
 

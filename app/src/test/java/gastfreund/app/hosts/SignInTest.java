@@ -60,7 +60,9 @@ class SignInTest extends DemoHouseTest {
     }
 
     private List<String> noted() {
-        return hosts.signIns(100).stream().map(s -> s.what().code() + " " + s.host()).toList();
+        return hosts.signIns(100).stream()
+                .map(s -> s.what().code() + " " + s.host())
+                .toList();
     }
 
     /** From a new address each time, so that only the account slows it down. */
@@ -80,14 +82,20 @@ class SignInTest extends DemoHouseTest {
         for (int i = 0; i < 10; i++) {
             HostBrowser one = new HostBrowser(address(""), "2001:db8:1:2:" + i + "::" + i);
             one.get("/desk/sign-in");
-            assertThat(one.post("/desk/sign-in", Map.of("email", "x", "password", "y")).statusCode()).isEqualTo(302);
+            assertThat(one.post("/desk/sign-in", Map.of("email", "x", "password", "y"))
+                            .statusCode())
+                    .isEqualTo(302);
         }
         HostBrowser same = new HostBrowser(address(""), "2001:db8:1:2:ffff::1");
         same.get("/desk/sign-in");
-        assertThat(same.post("/desk/sign-in", Map.of("email", "x", "password", "y")).statusCode()).isEqualTo(429);
+        assertThat(same.post("/desk/sign-in", Map.of("email", "x", "password", "y"))
+                        .statusCode())
+                .isEqualTo(429);
         HostBrowser other = new HostBrowser(address(""), "2001:db8:1:3::1");
         other.get("/desk/sign-in");
-        assertThat(other.post("/desk/sign-in", Map.of("email", "x", "password", "y")).statusCode()).isEqualTo(302);
+        assertThat(other.post("/desk/sign-in", Map.of("email", "x", "password", "y"))
+                        .statusCode())
+                .isEqualTo(302);
     }
 
     @Test
@@ -108,20 +116,26 @@ class SignInTest extends DemoHouseTest {
         HostBrowser here = signedIn();
         HostBrowser there = signedIn();
         here.get("/desk/account");
-        assertThat(here.post("/desk/account/password", Map.of("old", "guess", "fresh", "seven red bricks")).body())
+        assertThat(here.post("/desk/account/password", Map.of("old", "guess", "fresh", "seven red bricks"))
+                        .body())
                 .contains("That is not the old password");
         here.get("/desk/account");
-        assertThat(here.post("/desk/account/password", Map.of("old", PASSWORD, "fresh", "short")).body())
+        assertThat(here.post("/desk/account/password", Map.of("old", PASSWORD, "fresh", "short"))
+                        .body())
                 .contains("12 to 200 characters");
         here.get("/desk/account");
-        assertThat(here.post("/desk/account/password", Map.of("old", PASSWORD, "fresh", "passwordpassword")).body())
+        assertThat(here.post("/desk/account/password", Map.of("old", PASSWORD, "fresh", "passwordpassword"))
+                        .body())
                 .contains("among the first that strangers try");
         String sentence = "seven red bricks and then some more, ".repeat(5);
         here.get("/desk/account");
-        assertThat(path(here.post("/desk/account/password", Map.of("old", PASSWORD, "fresh", sentence)))).endsWith("said=password");
+        assertThat(path(here.post("/desk/account/password", Map.of("old", PASSWORD, "fresh", sentence))))
+                .endsWith("said=password");
         assertThat(here.get("/desk").statusCode()).as("this session goes on").isEqualTo(200);
         assertThat(path(there.get("/desk"))).isEqualTo("/desk/sign-in?ended");
-        assertThat(path(browser().signIn(EMAIL, sentence.substring(0, 100)))).as("all of it counts").contains("wrong");
+        assertThat(path(browser().signIn(EMAIL, sentence.substring(0, 100))))
+                .as("all of it counts")
+                .contains("wrong");
         assertThat(path(browser().signIn(EMAIL, sentence))).doesNotContain("wrong");
         transaction.executeWithoutResult(s -> jdbc.sql("UPDATE hosts SET password = ? WHERE email = ?")
                 .params(encoder.encode(PASSWORD), EMAIL)
@@ -152,20 +166,32 @@ class SignInTest extends DemoHouseTest {
         hosts.add("old@quillmere.example", "Old", "x".repeat(12), Role.STAFF);
         String old = "{bcrypt}" + new BCryptPasswordEncoder().encode("ten brown jugs");
         transaction.executeWithoutResult(
-                s -> jdbc.sql("UPDATE hosts SET password = ? WHERE email = 'old@quillmere.example'").param(old).update());
-        assertThat(path(browser().signIn("old@quillmere.example", "ten brown jugs"))).doesNotContain("wrong");
-        assertThat(hosts.byEmail("old@quillmere.example").orElseThrow().password()).startsWith("{bcrypt-sha256}");
-        assertThat(path(browser().signIn("old@quillmere.example", "ten brown jugs"))).doesNotContain("wrong");
-        transaction.executeWithoutResult(s -> jdbc.sql("DELETE FROM hosts WHERE email = 'old@quillmere.example'").update());
+                s -> jdbc.sql("UPDATE hosts SET password = ? WHERE email = 'old@quillmere.example'")
+                        .param(old)
+                        .update());
+        assertThat(path(browser().signIn("old@quillmere.example", "ten brown jugs")))
+                .doesNotContain("wrong");
+        assertThat(hosts.byEmail("old@quillmere.example").orElseThrow().password())
+                .startsWith("{bcrypt-sha256}");
+        assertThat(path(browser().signIn("old@quillmere.example", "ten brown jugs")))
+                .doesNotContain("wrong");
+        transaction.executeWithoutResult(s -> jdbc.sql("DELETE FROM hosts WHERE email = 'old@quillmere.example'")
+                .update());
     }
 
     @ParameterizedTest
     @CsvSource({
-        "seven red bricks, ''", "eleven char, password.length", "passwordpassword, password.common", "QwertyUiop123, password.common",
-        "aaaaaaaaaaaaaaa, password.common", "ana@mill.example, password.common", "Quillmere Clay House, password.common"
+        "seven red bricks, ''",
+        "eleven char, password.length",
+        "passwordpassword, password.common",
+        "QwertyUiop123, password.common",
+        "aaaaaaaaaaaaaaa, password.common",
+        "ana@mill.example, password.common",
+        "Quillmere Clay House, password.common"
     })
     void onlyWhatIsLongAndNotWhatEverybodyTriesIsTaken(String password, String problem) {
-        assertThat(passwords.problem(password, "Ana", "ana@mill.example", "Quillmere Clay House")).isEqualTo(problem);
+        assertThat(passwords.problem(password, "Ana", "ana@mill.example", "Quillmere Clay House"))
+                .isEqualTo(problem);
         assertThat(passwords.problem("y z".repeat(67))).isEqualTo("password.length");
     }
 }

@@ -22,15 +22,27 @@ class AccessibilityTest extends DemoHouseTest {
             value = ColorScheme.class,
             names = {"LIGHT", "DARK"})
     void noPageHasAFault(ColorScheme theme) {
-        String basket = keep("private-lesson", "60", 2, opening("private-lesson", "60", 2, 20).time().start());
+        String basket = keep(
+                "private-lesson",
+                "60",
+                2,
+                opening("private-lesson", "60", 2, 20).time().start());
         try (BrowserContext context = Browsers.chromium()
                 .newContext(new Browser.NewContextOptions()
                         .setViewportSize(theme == ColorScheme.LIGHT ? 1280 : 390, 800)
                         .setColorScheme(theme)
                         .setReducedMotion(ReducedMotion.REDUCE))) {
             Page page = context.newPage();
-            for (String path : List.of("/", "/offers/private-lesson?party=2", "/offers/clay-table", "/vouchers/voucher",
-                    "/vouchers/clay-card", "/texts/rules", basket, basket + "/checkout", "/desk/sign-in")) {
+            for (String path : List.of(
+                    "/",
+                    "/offers/private-lesson?party=2",
+                    "/offers/clay-table",
+                    "/vouchers/voucher",
+                    "/vouchers/clay-card",
+                    "/texts/rules",
+                    basket,
+                    basket + "/checkout",
+                    "/desk/sign-in")) {
                 page.navigate(address(path));
                 page.locator("details").all().forEach(d -> d.evaluate("d => d.open = true"));
                 assertThat(faults(page)).as(path).isEmpty();
@@ -46,7 +58,8 @@ class AccessibilityTest extends DemoHouseTest {
             assertThat(faults(page)).as("board").isEmpty();
             page.navigate(address("/desk/orders"));
             assertThat(faults(page)).as("orders").isEmpty();
-            for (String path : List.of("/desk/ways", "/desk/payments", "/desk/account", "/desk/sign-ins", "/desk/guests")) {
+            for (String path :
+                    List.of("/desk/ways", "/desk/payments", "/desk/account", "/desk/sign-ins", "/desk/guests")) {
                 page.navigate(address(path));
                 assertThat(faults(page)).as(path).isEmpty();
             }

@@ -59,10 +59,12 @@ public final class AwkwardDays {
 
     /** From the house's page to a calendar file. */
     private static void go(RunningApplication application) {
-        try (BrowserContext context = Browsers.chromium().newContext(new Browser.NewContextOptions().setLocale("en-GB"))) {
+        try (BrowserContext context =
+                Browsers.chromium().newContext(new Browser.NewContextOptions().setLocale("en-GB"))) {
             Page page = context.newPage();
             page.navigate(application.address("/"));
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("A private lesson")).click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("A private lesson"))
+                    .click();
             Locator day = page.locator(".ribbon .day:has(.bar)").first();
             LocalDate date = LocalDate.parse(day.getAttribute("data-panel").replace("day-", ""));
             if (date.isBefore(application.today())) {
@@ -70,7 +72,8 @@ public final class AwkwardDays {
             }
             page.locator(".slot").first().click();
             assertThat(page.locator(".held")).containsText(Pattern.compile("1[345]:[0-5][0-9]"));
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To checkout")).click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To checkout"))
+                    .click();
             page.getByLabel("Name").fill("Tilde Rehn");
             page.getByLabel("Mail address").fill("tilde@post.example");
             page.getByLabel("Telephone").fill("+49 30 5550 177");
@@ -78,10 +81,15 @@ public final class AwkwardDays {
                 group.locator("input").first().check();
             }
             page.getByLabel("I have read").check();
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Book and pay")).click();
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Pay")).click();
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("See you soon, Tilde Rehn"))).isVisible();
-            String link = page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Put it in my calendar")).getAttribute("href");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Book and pay"))
+                    .click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Pay"))
+                    .click();
+            assertThat(page.getByRole(
+                            AriaRole.HEADING, new Page.GetByRoleOptions().setName("See you soon, Tilde Rehn")))
+                    .isVisible();
+            String link = page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Put it in my calendar"))
+                    .getAttribute("href");
             String calendar = page.request().get(application.address(link)).text();
             if (!calendar.contains("BEGIN:VEVENT")) {
                 throw new AssertionError("no event in the calendar file");

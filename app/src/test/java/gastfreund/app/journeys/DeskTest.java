@@ -43,7 +43,8 @@ class DeskTest extends Journey {
         page.locator("#amount-free").check();
         page.locator("input.amount").fill("3");
         button("Put it into the basket").click();
-        assertThat(page.getByText(Pattern.compile("Please write an amount from 10"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("Please write an amount from 10")))
+                .isVisible();
         page.locator("input.amount").fill("120");
         button("Put it into the basket").click();
         fillIn("Ella Wrede");
@@ -105,8 +106,10 @@ class DeskTest extends Journey {
         page.getByLabel("Mail address").fill("jonna.ebel@post.example");
         button("^Find").click();
         Download file = page.waitForDownload(() -> button("Take it out").click());
-        org.assertj.core.api.Assertions.assertThat(Files.readString(file.path())).contains("Jonna Ebel", "wheel-hire");
-        page.locator("summary", new Page.LocatorOptions().setHasText("Forget this guest")).click();
+        org.assertj.core.api.Assertions.assertThat(Files.readString(file.path()))
+                .contains("Jonna Ebel", "wheel-hire");
+        page.locator("summary", new Page.LocatorOptions().setHasText("Forget this guest"))
+                .click();
         button("Forget this guest").last().click();
         assertThat(page.getByText("Something is still to come")).isVisible();
     }

@@ -84,7 +84,8 @@ abstract class Journey extends DemoHouseTest {
     /** Keeps a place at one opening of an offer, for one person. */
     final void keepOpening(String offer, String length, Answer.Entry entry) {
         page.navigate(address("/offers/" + offer + "?length=" + length + "&day=" + dateOf(entry)));
-        page.locator("form:has(input[name=start][value='" + entry.time().start() + "']) .slot").click();
+        page.locator("form:has(input[name=start][value='" + entry.time().start() + "']) .slot")
+                .click();
         assertThat(page).hasURL(Pattern.compile("/basket/[A-Za-z0-9_-]{22}$"));
     }
 
@@ -114,7 +115,8 @@ abstract class Journey extends DemoHouseTest {
         for (Locator needed : page.locator("[type=checkbox][name^=answer]").all()) {
             needed.check();
         }
-        for (Locator asked : page.locator("input[maxlength='200'][name^=answer]").all()) {
+        for (Locator asked :
+                page.locator("input[maxlength='200'][name^=answer]").all()) {
             asked.fill("12, the tallest 20 cm");
         }
     }

@@ -3,22 +3,16 @@ package gastfreund.app.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
 import gastfreund.app.AllRounds;
 import gastfreund.core.openings.Answer;
 import java.nio.file.Files;
 import java.time.Duration;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.regex.Pattern;
 import org.awaitility.Awaitility;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -84,7 +78,10 @@ class JourneyTest extends Journey {
         Download file = page.waitForDownload(() -> link("Put it in my calendar").click());
         assertThat(Files.readString(file.path())).contains("BEGIN:VEVENT").contains("Open clay table");
         String bookingPage = page.url();
-        String order = page.getByText(Pattern.compile("^Order \\d+")).first().textContent().replaceAll("\\D", "");
+        String order = page.getByText(Pattern.compile("^Order \\d+"))
+                .first()
+                .textContent()
+                .replaceAll("\\D", "");
 
         page.navigate(STANDINS.address() + "/mail");
         Locator letter = page.locator(".mail li", new Page.LocatorOptions().setHasText("tilde@post.example"));
@@ -94,7 +91,8 @@ class JourneyTest extends Journey {
         });
         letter.first().locator("a").click();
         assertThat(page.getByText("booking.ics")).isVisible();
-        assertThat(page.frameLocator("iframe").getByText("your places are booked")).isVisible();
+        assertThat(page.frameLocator("iframe").getByText("your places are booked"))
+                .isVisible();
         assertThat(page.frameLocator("iframe").getByText("Your booking")).hasAttribute("href", bookingPage);
         assertThat(page.locator(".mail")).containsText("New booking (order " + order + ")");
 
@@ -148,7 +146,8 @@ class JourneyTest extends Journey {
         link("Another time: Open clay table").click();
         String before = page.locator(".narrow b").first().textContent();
         page.locator(".ribbon .day[data-panel='day-" + dateOf(later) + "']").click();
-        page.locator("form:has(input[name=start][value='" + later.time().start() + "']) .slot").click();
+        page.locator("form:has(input[name=start][value='" + later.time().start() + "']) .slot")
+                .click();
         assertThat(page.locator(".lines > li")).hasCount(1);
         assertThat(page.locator(".lines .when")).not().hasText(before);
     }
@@ -213,7 +212,8 @@ class JourneyTest extends Journey {
         keepSomething("A private lesson", 2);
         clock.moveAhead(Duration.ofMinutes(16));
         page.reload();
-        assertThat(page.getByText("The time ran out, and the place is free for others again.")).isVisible();
+        assertThat(page.getByText("The time ran out, and the place is free for others again."))
+                .isVisible();
         page.locator(".lines form button").first().click();
         assertThat(page.locator(".held")).hasCount(1);
         assertThat(page.locator(".lines > li")).hasCount(1);
@@ -241,7 +241,10 @@ class JourneyTest extends Journey {
         checkOut("Gunnar Ley");
         payWith("Works");
         assertThat(heading("We have your request, Gunnar Ley")).isVisible();
-        String order = page.getByText(Pattern.compile("^Order \\d+")).first().textContent().replaceAll("\\D", "");
+        String order = page.getByText(Pattern.compile("^Order \\d+"))
+                .first()
+                .textContent()
+                .replaceAll("\\D", "");
         signIn();
         page.navigate(address("/desk/orders/" + order));
         button("Yes, book it and take").click();
@@ -279,7 +282,9 @@ class JourneyTest extends Journey {
         assertThat(heading("One more step, Stella Arp")).isVisible();
         long order = jdbc.sql("SELECT max(id) FROM orders").query(Long.class).single();
         String text = jdbc.sql("SELECT text_part FROM outbox WHERE order_id = ? AND kind = 'prove'")
-                .param(order).query(String.class).single();
+                .param(order)
+                .query(String.class)
+                .single();
         page.navigate(text.replaceAll("(?s).*(http://\\S+/prove\\?key=\\S+).*", "$1"));
         assertThat(heading("Is this your booking?")).isVisible();
         button("Yes, that is me").click();

@@ -36,18 +36,35 @@ class PagesTest extends DemoHouseTest {
         for (Map.Entry<String, String> page : pages().entrySet()) {
             String html = page.getValue();
             Matcher description = DESCRIPTION.matcher(html);
-            assertThat(description.find()).as(page.getKey() + " has a description").isTrue();
-            assertThat(said.add(description.group(1))).as(page.getKey() + " has its own").isTrue();
-            assertThat(html).as(page.getKey()).doesNotContainPattern(FOREIGN_ATTRIBUTE).doesNotContain("??");
+            assertThat(description.find())
+                    .as(page.getKey() + " has a description")
+                    .isTrue();
+            assertThat(said.add(description.group(1)))
+                    .as(page.getKey() + " has its own")
+                    .isTrue();
+            assertThat(html)
+                    .as(page.getKey())
+                    .doesNotContainPattern(FOREIGN_ATTRIBUTE)
+                    .doesNotContain("??");
             Files.writeString(folder.resolve(page.getKey() + ".html"), html);
         }
     }
 
     private Map<String, String> pages() {
         Map<String, String> pages = new LinkedHashMap<>();
-        String basket = keep("private-lesson", "60", 2, opening("private-lesson", "60", 2, 33).time().start());
-        String booking = booked(keep("private-lesson", "60", 1, opening("private-lesson", "60", 1, 34).time().start()));
-        String line = jdbc.sql("SELECT id FROM bookings ORDER BY rowid DESC LIMIT 1").query(String.class).single();
+        String basket = keep(
+                "private-lesson",
+                "60",
+                2,
+                opening("private-lesson", "60", 2, 33).time().start());
+        String booking = booked(keep(
+                "private-lesson",
+                "60",
+                1,
+                opening("private-lesson", "60", 1, 34).time().start()));
+        String line = jdbc.sql("SELECT id FROM bookings ORDER BY rowid DESC LIMIT 1")
+                .query(String.class)
+                .single();
         Map<String, String> paths = new LinkedHashMap<>();
         paths.put("house", "/");
         paths.put("offer", "/offers/private-lesson?party=2");
@@ -65,7 +82,8 @@ class PagesTest extends DemoHouseTest {
         HostBrowser host = new HostBrowser(address(""), somebody());
         pages.put("sign-in", page("sign-in", host.get("/desk/sign-in")));
         host.signIn("okka@quillmere.example", "clay and water");
-        long number = jdbc.sql("SELECT max(number) FROM orders").query(Long.class).single();
+        long number =
+                jdbc.sql("SELECT max(number) FROM orders").query(Long.class).single();
         Map<String, String> desk = new LinkedHashMap<>();
         desk.put("board", "/desk");
         desk.put("orders", "/desk/orders");
@@ -98,7 +116,9 @@ class PagesTest extends DemoHouseTest {
 
     @Test
     void aPageIsCompressedAndItsLengthIsAMatterOfChance() {
-        List<byte[]> same = IntStream.range(0, 12).mapToObj(i -> compressed("/offers/private-lesson?party=2")).toList();
+        List<byte[]> same = IntStream.range(0, 12)
+                .mapToObj(i -> compressed("/offers/private-lesson?party=2"))
+                .toList();
         assertThat(same).allSatisfy(bytes -> {
             String html = new String(new GZIPInputStream(new ByteArrayInputStream(bytes)).readAllBytes());
             assertThat(html).endsWith("</html>\n").hasSizeGreaterThan(4 * bytes.length);

@@ -31,7 +31,8 @@ class PayingTest extends Journey {
         assertThat(live.getByLabel("Account holder")).hasValue("Quillmere Clay House");
         live.getByLabel("IBAN").fill("DE02 1203 0000 0000 2020 51");
         live.getByText("Try and keep").click();
-        assertThat(live.getByText("Guests can choose it, and real money moves.")).isVisible();
+        assertThat(live.getByText("Guests can choose it, and real money moves."))
+                .isVisible();
         try {
             keepSomething("Wheel hire", 4);
             fillIn("Thea Karsten");
@@ -55,7 +56,8 @@ class PayingTest extends Journey {
             button("It is sent").click();
             assertThat(page.getByText("The refund is noted as sent.")).isVisible();
         } finally {
-            gateways.keep(gateways.account(GatewayAccount.Kind.TRANSFER, GatewayAccount.Mode.LIVE).switched(false));
+            gateways.keep(gateways.account(GatewayAccount.Kind.TRANSFER, GatewayAccount.Mode.LIVE)
+                    .switched(false));
         }
     }
 }

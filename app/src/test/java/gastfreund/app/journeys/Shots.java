@@ -103,10 +103,13 @@ public final class Shots {
         page.getByLabel("Name").fill("Tilde Rehn");
         page.getByLabel("Mail address").fill("tilde.rehn@post.example");
         page.getByLabel("Telephone").fill("+49 30 5550 177");
-        page.locator("fieldset:has([type=radio])").all().forEach(group -> group.locator("input").nth(1).check());
+        page.locator("fieldset:has([type=radio])")
+                .all()
+                .forEach(group -> group.locator("input").nth(1).check());
         page.getByLabel("I have read").check();
         take(page, "checkout" + suffix);
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Book and pay")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Book and pay"))
+                .click();
         page.waitForURL("**/pay/**");
         if (wide) {
             take(page, "gateway");
@@ -117,11 +120,15 @@ public final class Shots {
         if (wide) {
             String booking = page.url();
             draw(page, "a[href$='.pdf']", "receipt");
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cancel this booking")).first().click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cancel this booking"))
+                    .first()
+                    .click();
             page.waitForURL("**/cancel");
             take(page, "cancel");
             page.navigate(booking);
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Move to another time")).first().click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Move to another time"))
+                    .first()
+                    .click();
             page.waitForURL("**/move");
             take(page, "move");
             page.navigate(address + "/offers/firing?length=glaze");
@@ -135,13 +142,16 @@ public final class Shots {
         page.locator("#amount-5000").check();
         page.getByLabel("For whom is it?").fill("Lene");
         page.getByLabel("A few words").fill("For the big pots that you always wanted to make.");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put it into the basket")).click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To checkout")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put it into the basket"))
+                .click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To checkout"))
+                .click();
         page.getByLabel("Name").fill("Rika Thorn");
         page.getByLabel("Mail address").fill("rika.thorn@post.example");
         page.getByLabel("Telephone").fill("+49 30 5550 178");
         page.getByLabel("I have read").check();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Buy and pay")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Buy and pay"))
+                .click();
         page.waitForURL("**/pay/**");
         page.locator("button[type=submit]").click();
         page.waitForURL("**/bookings/**");
@@ -164,7 +174,8 @@ public final class Shots {
         page.navigate(address + "/desk");
         page.getByLabel("Mail address").fill("okka@quillmere.example");
         page.getByLabel("Password").fill("clay and water");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
+                .click();
         page.waitForURL("**/desk*");
         // Thursday of this week has the most to show; the ruler's third week is this one.
         page.locator(".ruler a").nth(17).click();

@@ -27,7 +27,8 @@ class LanguagesTest {
                     .map(l -> Locale.forLanguageTag(l.replace(";q=0.5", "")))
                     .toList());
         }
-        assertThat(new Languages().localeResolver().resolveLocale(request).toLanguageTag()).isEqualTo(heard);
+        assertThat(new Languages().localeResolver().resolveLocale(request).toLanguageTag())
+                .isEqualTo(heard);
     }
 
     @Test
@@ -35,7 +36,8 @@ class LanguagesTest {
         Field patterns = Formats.class.getDeclaredField("PATTERNS");
         patterns.setAccessible(true);
         for (Locale locale : Locale.getAvailableLocales()) {
-            Formats formats = new Formats(null, Languages.spoken(locale), HouseZone.of("Europe/Berlin"), Currency.getInstance("EUR"));
+            Formats formats = new Formats(
+                    null, Languages.spoken(locale), HouseZone.of("Europe/Berlin"), Currency.getInstance("EUR"));
             assertThat(formats.time(Instant.EPOCH)).isEqualTo("1:00");
         }
         assertThat((Map<?, ?>) patterns.get(null)).hasSizeLessThan(20);

@@ -48,7 +48,9 @@ class BundlesTest {
             for (Path template : templates.filter(Files::isRegularFile).toList()) {
                 Matcher keys = KEY.matcher(Files.readString(template));
                 while (keys.find()) {
-                    assertThat(english.stringPropertyNames()).as("%s in %s", keys.group(1), template).contains(keys.group(1));
+                    assertThat(english.stringPropertyNames())
+                            .as("%s in %s", keys.group(1), template)
+                            .contains(keys.group(1));
                 }
             }
         }

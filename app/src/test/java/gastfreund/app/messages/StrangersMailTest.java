@@ -28,7 +28,11 @@ class StrangersMailTest extends DemoHouseTest {
     }
 
     private String checkout(int daysAhead) {
-        return keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, daysAhead).time().start()) + "/checkout";
+        return keep(
+                        "wheel-hire",
+                        "60",
+                        1,
+                        opening("wheel-hire", "60", 1, daysAhead).time().start()) + "/checkout";
     }
 
     private Map<String, Object> filled(String checkout, String name, String email) {
@@ -36,45 +40,75 @@ class StrangersMailTest extends DemoHouseTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"Win now at https://pills.example", "www.pills.example", "Look at pills.com", "mail me@post.example",
-        "PILLS.SHOP/now", "pills.de"})
+    @ValueSource(
+            strings = {
+                "Win now at https://pills.example",
+                "www.pills.example",
+                "Look at pills.com",
+                "mail me@post.example",
+                "PILLS.SHOP/now",
+                "pills.de"
+            })
     void namesLeadNowhere(String name) {
         String checkout = checkout(10);
         assertThat(post(checkout, filled(checkout, name, "lene@post.example")).body())
-                .contains("Please write a name only").contains("name-error");
-        assertThat(post("/vouchers/voucher/keep", Map.of("amount", "2500", "recipient", name)).body())
+                .contains("Please write a name only")
+                .contains("name-error");
+        assertThat(post("/vouchers/voucher/keep", Map.of("amount", "2500", "recipient", name))
+                        .body())
                 .contains("recipient-error");
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"Dr. Lene Dorsch-O\u2019Neil", "J.R. de Vries", "Anka T\u00f6pfer & S\u00f6hne", "\u674e\u5c0f\u9f99", "Prof.Dr. M. Sever"})
+    @ValueSource(
+            strings = {
+                "Dr. Lene Dorsch-O\u2019Neil",
+                "J.R. de Vries",
+                "Anka T\u00f6pfer & S\u00f6hne",
+                "\u674e\u5c0f\u9f99",
+                "Prof.Dr. M. Sever"
+            })
     void otherNamesAreTaken(String name) {
         String checkout = checkout(11);
-        assertThat(post(checkout, filled(checkout, name, "lene@post.example")).statusCode()).isEqualTo(302);
+        assertThat(post(checkout, filled(checkout, name, "lene@post.example")).statusCode())
+                .isEqualTo(302);
     }
 
     @Test
     void anAddressGetsSoManyLettersADayAndTheRestLater() {
         for (int i = 0; i < 4; i++) {
             String checkout = checkout(12 + i);
-            String to = post(checkout, filled(checkout, "Veit Harms", "Victim@post.example")).headers()
-                    .firstValue("Location").orElseThrow();
+            String to = post(checkout, filled(checkout, "Veit Harms", "Victim@post.example"))
+                    .headers()
+                    .firstValue("Location")
+                    .orElseThrow();
             get(pay(to, "WORKS"));
         }
-        List<Long> waits = jdbc.sql("SELECT (not_before - created_at) / 3600 FROM outbox WHERE recipient = 'Victim@post.example' ORDER BY rowid")
-                .query(Long.class).list();
+        List<Long> waits = jdbc.sql(
+                        "SELECT (not_before - created_at) / 3600 FROM outbox WHERE recipient = 'Victim@post.example' ORDER BY rowid")
+                .query(Long.class)
+                .list();
         assertThat(waits).containsExactly(0L, 0L, 0L, 24L);
-        assertThat(jdbc.sql("SELECT count(*) FROM outbox WHERE recipient = 'okka@quillmere.example' AND not_before > created_at")
-                        .query(Integer.class).single())
-                .as("the house gets all of its own").isZero();
+        assertThat(jdbc.sql(
+                                "SELECT count(*) FROM outbox WHERE recipient = 'okka@quillmere.example' AND not_before > created_at")
+                        .query(Integer.class)
+                        .single())
+                .as("the house gets all of its own")
+                .isZero();
     }
 
     @Test
     void subjectsToHostsHoldNothingThatAGuestWrote() {
         String checkout = checkout(17);
-        get(pay(post(checkout, filled(checkout, "URGENT Your account", "x@post.example")).headers().firstValue("Location").orElseThrow(),
+        get(pay(
+                post(checkout, filled(checkout, "URGENT Your account", "x@post.example"))
+                        .headers()
+                        .firstValue("Location")
+                        .orElseThrow(),
                 "WORKS"));
-        assertThat(jdbc.sql("SELECT subject FROM outbox WHERE recipient = 'okka@quillmere.example'").query(String.class).list())
+        assertThat(jdbc.sql("SELECT subject FROM outbox WHERE recipient = 'okka@quillmere.example'")
+                        .query(String.class)
+                        .list())
                 .isNotEmpty()
                 .noneMatch(s -> s.contains("URGENT"));
     }
@@ -82,22 +116,35 @@ class StrangersMailTest extends DemoHouseTest {
     @Test
     void aChangeOfTheAddressIsToldToTheOldOne() {
         String checkout = checkout(18);
-        get(pay(post(checkout, filled(checkout, "Wenke Farrow", "before@post.example")).headers().firstValue("Location").orElseThrow(),
+        get(pay(
+                post(checkout, filled(checkout, "Wenke Farrow", "before@post.example"))
+                        .headers()
+                        .firstValue("Location")
+                        .orElseThrow(),
                 "WORKS"));
-        String token = jdbc.sql("SELECT token FROM orders ORDER BY id DESC LIMIT 1").query(String.class).single();
-        Map<String, Object> form = Map.of("name", "Wenke Farrow", "email", "after@post.example", "phone", "030 5550 100");
+        String token = jdbc.sql("SELECT token FROM orders ORDER BY id DESC LIMIT 1")
+                .query(String.class)
+                .single();
+        Map<String, Object> form =
+                Map.of("name", "Wenke Farrow", "email", "after@post.example", "phone", "030 5550 100");
         post("/bookings/" + token + "/details", form);
-        String told = jdbc.sql("SELECT text_part FROM outbox WHERE recipient = 'before@post.example' AND kind = 'address'")
-                .query(String.class).single();
+        String told = jdbc.sql(
+                        "SELECT text_part FROM outbox WHERE recipient = 'before@post.example' AND kind = 'address'")
+                .query(String.class)
+                .single();
         assertThat(told).contains("was changed").doesNotContain("after@post.example", token);
         post("/bookings/" + token + "/details", form);
-        assertThat(jdbc.sql("SELECT count(*) FROM outbox WHERE kind = 'address'").query(Integer.class).single()).isEqualTo(1);
+        assertThat(jdbc.sql("SELECT count(*) FROM outbox WHERE kind = 'address'")
+                        .query(Integer.class)
+                        .single())
+                .isEqualTo(1);
     }
 
     @Test
     void linksToMailboxesBeginNothingElse() {
         assertThat(Contact.of("x", "a?subject=Win&body=b@post.example", "1").mailto())
                 .isEqualTo("mailto:a%3Fsubject%3DWin%26body%3Db@post.example");
-        assertThat(Contact.of("x", "lene.d+clay@post.example", "1").mailto()).isEqualTo("mailto:lene.d%2Bclay@post.example");
+        assertThat(Contact.of("x", "lene.d+clay@post.example", "1").mailto())
+                .isEqualTo("mailto:lene.d%2Bclay@post.example");
     }
 }

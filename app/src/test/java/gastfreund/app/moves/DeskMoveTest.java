@@ -30,13 +30,16 @@ class DeskMoveTest extends OrdersTest {
     }
 
     private Money price(Order order, Answer.Entry to) {
-        return moves.proposal(now(order), line(order), to.time().start(), Audience.DESK).orElseThrow().total();
+        return moves.proposal(now(order), line(order), to.time().start(), Audience.DESK)
+                .orElseThrow()
+                .total();
     }
 
     @Test
     void theDeskMovesWhatItsGuestNoLongerMay() {
         Order order = paid("wheel-hire", "60", 20, "WORKS");
-        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant()).minusHours(2));
+        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant())
+                .minusHours(2));
         assertThat(moves.mayMove(line(order))).isFalse();
         Answer.Entry to = opening("wheel-hire", "60", 1, 3);
         assertThat(moves.move(order, line(order).booking(), wish(to, price(order, to), false, true)))
@@ -50,7 +53,8 @@ class DeskMoveTest extends OrdersTest {
     void thePriceStaysWhereTheHouseWantsItSo() {
         Order order = paid("wheel-hire", "120", 21, "WORKS");
         Money before = line(order).total();
-        Answer.Entry to = openings.openings(moves.choice(order, line(order), Audience.DESK)
+        Answer.Entry to = openings
+                .openings(moves.choice(order, line(order), Audience.DESK)
                         .orElseThrow()
                         .query(today().plusDays(22), today().plusDays(29), clock.instant()))
                 .entries()
@@ -59,7 +63,8 @@ class DeskMoveTest extends OrdersTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(moves.move(order, line(order).booking(), wish(to, before, true, false)))
-                .as("what was shown was another price").isEqualTo(Outcome.CHANGED);
+                .as("what was shown was another price")
+                .isEqualTo(Outcome.CHANGED);
         assertThat(moves.move(order, line(order).booking(), wish(to, price(order, to), true, false)))
                 .isEqualTo(Outcome.DONE);
         assertThat(line(order).time()).isEqualTo(to.time());

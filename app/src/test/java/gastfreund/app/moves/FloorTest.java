@@ -35,13 +35,15 @@ class FloorTest extends OrdersTest {
     private PrepaidService prepaid;
 
     private void goTo(Order order, Duration beforeStart) {
-        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant()).minus(beforeStart));
+        clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant())
+                .minus(beforeStart));
     }
 
     private void move(Order order, int daysAhead) {
         Answer.Entry to = opening("wheel-hire", "60", 1, daysAhead);
-        Moves.Proposal proposal =
-                moves.proposal(now(order), line(order), to.time().start(), Audience.GUEST).orElseThrow();
+        Moves.Proposal proposal = moves.proposal(
+                        now(order), line(order), to.time().start(), Audience.GUEST)
+                .orElseThrow();
         Moves.Wish wish = Moves.Wish.ofGuest(to.time().start(), proposal.total());
         assertThat(moves.move(now(order), line(order).booking(), wish)).isEqualTo(Outcome.DONE);
     }
@@ -73,8 +75,13 @@ class FloorTest extends OrdersTest {
         assertThat(line(order).floor()).isEqualTo(Money.ZERO);
         goTo(order, Duration.ofHours(5));
         Answer.Entry to = opening("wheel-hire", "60", 1, 6);
-        Money total = moves.proposal(now(order), line(order), to.time().start(), Audience.DESK).orElseThrow().total();
-        moves.move(now(order), line(order).booking(), new Moves.Wish(Audience.DESK, to.time().start(), total, false, false, HOST));
+        Money total = moves.proposal(now(order), line(order), to.time().start(), Audience.DESK)
+                .orElseThrow()
+                .total();
+        moves.move(
+                now(order),
+                line(order).booking(),
+                new Moves.Wish(Audience.DESK, to.time().start(), total, false, false, HOST));
         assertThat(line(order).floor()).isEqualTo(Money.ZERO);
     }
 
@@ -83,20 +90,27 @@ class FloorTest extends OrdersTest {
     void whatAVoucherPaidOfALineGoesBackOntoTheVoucher() {
         String bought = path(post("/vouchers/voucher/keep", Map.of("amount", "free", "written", "18.00")));
         get(pay(order(bought, "Rika Thorn", "rika@post.example"), "WORKS"));
-        String code = prepaid.byId(orders.goods(orders.newest(1).get(0)).get(0).prepaid()).code();
-        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 28).time().start());
+        String code = prepaid.byId(orders.goods(orders.newest(1).get(0)).get(0).prepaid())
+                .code();
+        String basket = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 28).time().start());
         long later = opening("wheel-hire", "120", 1, 29).time().start();
         post(
                 "/offers/wheel-hire/keep?party=1&length=120&basket=" + basket.substring(basket.lastIndexOf('/') + 1),
-                Map.of("start", later), FROM, somebody());
+                Map.of("start", later),
+                FROM,
+                somebody());
         post(basket + "/code", Map.of("code", code));
         get(pay(order(basket, "Veit Harms", "veit@post.example"), "WORKS"));
         Order order = orders.newest(1).get(0);
         OrderLine first = order.lines().get(0);
         assertThat(first.total()).as("the voucher paid all of the first line").isLessThanOrEqualTo(Money.ofMinor(1800));
         endings.cancelByHost(order, first.booking(), first.paid(), "", false, HOST);
-        assertThat(prepaid.byCode(code).orElseThrow().rest()).as("all of it is on the voucher again").isGreaterThanOrEqualTo(first.total().minor());
-        assertThat(jdbc.sql("SELECT count(*) FROM payment_steps s JOIN payments p ON p.id = s.payment WHERE p.order_id = ?")
+        assertThat(prepaid.byCode(code).orElseThrow().rest())
+                .as("all of it is on the voucher again")
+                .isGreaterThanOrEqualTo(first.total().minor());
+        assertThat(jdbc.sql(
+                                "SELECT count(*) FROM payment_steps s JOIN payments p ON p.id = s.payment WHERE p.order_id = ?")
                         .param(order.id())
                         .query(Integer.class)
                         .single())
@@ -108,8 +122,10 @@ class FloorTest extends OrdersTest {
     void aRefundByCardIsNotMarkedAsSentByHand() {
         Order order = paid("wheel-hire", "60", 30, "WORKS");
         clock.moveAhead(Duration.ofMinutes(1));
-        endings.refund(order, line(order).booking(), Money.ofMinor(300), line(order).paid(), "", HOST);
-        String step = jdbc.sql("SELECT s.id FROM payment_steps s JOIN payments p ON p.id = s.payment WHERE p.order_id = ?")
+        endings.refund(
+                order, line(order).booking(), Money.ofMinor(300), line(order).paid(), "", HOST);
+        String step = jdbc.sql(
+                        "SELECT s.id FROM payment_steps s JOIN payments p ON p.id = s.payment WHERE p.order_id = ?")
                 .param(order.id())
                 .query(String.class)
                 .single();

@@ -48,14 +48,14 @@ class SoldTest extends OrdersTest {
     @Autowired
     private CatalogueService catalogues;
 
-    private final Map<String, List<String>> things =
-            Map.of("offers", List.of("private-lesson"), "places", List.of("mill-yard"), "staff", List.of("mira", "jonte"));
+    private final Map<String, List<String>> things = Map.of(
+            "offers", List.of("private-lesson"), "places", List.of("mill-yard"), "staff", List.of("mira", "jonte"));
     private final List<Object[]> before = new ArrayList<>();
 
     @BeforeEach
     void remember() {
-        things.forEach((kind, ids) -> ids.forEach(id -> edits.change(
-                kind, id, json -> before.add(new Object[] {kind, id, HouseFile.parse(json.toString())}))));
+        things.forEach((kind, ids) -> ids.forEach(id ->
+                edits.change(kind, id, json -> before.add(new Object[] {kind, id, HouseFile.parse(json.toString())}))));
     }
 
     @AfterEach
@@ -75,7 +75,11 @@ class SoldTest extends OrdersTest {
             offer.put("confirm", "byHand").put("taxPercent", "7");
             offer.putObject("payment").put("when", "venue");
             ObjectNode terms = offer.putObject("terms");
-            terms.putArray("cancel").addObject().put("hoursBefore", 0).putObject("keep").put("all", true);
+            terms.putArray("cancel")
+                    .addObject()
+                    .put("hoursBefore", 0)
+                    .putObject("keep")
+                    .put("all", true);
             List.of("addOns", "priceRules").forEach(offer::remove);
             ((ObjectNode) offer.get("extra")).remove("questions");
             ObjectNode staff = (ObjectNode) offer.get("staff");
@@ -99,15 +103,26 @@ class SoldTest extends OrdersTest {
         assertThat(line(order).sold().title()).isEqualTo("A private lesson at the wheel");
         assertThat(endings.byTheTerms(line(order))).isEqualTo(free);
         assertThat(plain(get("/bookings/" + order.token()).body())).isEqualTo(plain(shown));
-        assertThat(get("/bookings/" + order.token() + "/calendar.ics").body()).contains("A private lesson at the wheel");
-        for (String page : List.of("/details", "/lines/" + line(order).booking() + "/cancel", "/lines/" + line(order).booking() + "/move")) {
-            assertThat(get("/bookings/" + order.token() + page).statusCode()).as(page).isEqualTo(200);
+        assertThat(get("/bookings/" + order.token() + "/calendar.ics").body())
+                .contains("A private lesson at the wheel");
+        for (String page : List.of(
+                "/details",
+                "/lines/" + line(order).booking() + "/cancel",
+                "/lines/" + line(order).booking() + "/move")) {
+            assertThat(get("/bookings/" + order.token() + page).statusCode())
+                    .as(page)
+                    .isEqualTo(200);
         }
         HostBrowser host = new HostBrowser(address(""), somebody());
         host.signIn("okka@quillmere.example", "clay and water");
-        assertThat(host.get("/desk/orders/" + order.number()).body()).contains("A private lesson at the wheel").doesNotContain("Something else");
+        assertThat(host.get("/desk/orders/" + order.number()).body())
+                .contains("A private lesson at the wheel")
+                .doesNotContain("Something else");
         assertThat(host.get("/desk/orders").body()).contains("A private lesson at the wheel");
-        assertThat(host.get("/desk?day=" + day(order) + "&booking=" + line(order).booking()).statusCode()).isEqualTo(200);
+        assertThat(host.get("/desk?day=" + day(order) + "&booking="
+                                + line(order).booking())
+                        .statusCode())
+                .isEqualTo(200);
     }
 
     private LocalDate day(Order order) {
@@ -116,7 +131,9 @@ class SoldTest extends OrdersTest {
 
     /** A page without what differs from one answer to the next. */
     private static String plain(String page) {
-        return page.replaceAll("nonce=\"[^\"]*\"", "").replaceAll("<meta name=\"(padding|clock)\"[^>]*>", "").replaceAll("data-until=\"\\d+\"", "");
+        return page.replaceAll("nonce=\"[^\"]*\"", "")
+                .replaceAll("<meta name=\"(padding|clock)\"[^>]*>", "")
+                .replaceAll("data-until=\"\\d+\"", "");
     }
 
     @Test
@@ -126,18 +143,28 @@ class SoldTest extends OrdersTest {
         Money total = line(order).total();
         changeAndTakeAwayEverything();
         Answer.Entry to = openings.openings(
-                        moves.choice(order, line(order), Audience.GUEST).orElseThrow().within(house()),
-                        moves.choice(order, line(order), Audience.GUEST).orElseThrow()
+                        moves.choice(order, line(order), Audience.GUEST)
+                                .orElseThrow()
+                                .within(house()),
+                        moves.choice(order, line(order), Audience.GUEST)
+                                .orElseThrow()
                                 .query(day(order).plusDays(1), day(order).plusDays(9), clock.instant()))
-                .entries().get(0);
+                .entries()
+                .get(0);
         assertThat(to.time().length().count()).isEqualTo(minutes);
-        Moves.Proposal proposal = moves.proposal(order, line(order), to.time().start(), Audience.GUEST).orElseThrow();
+        Moves.Proposal proposal = moves.proposal(order, line(order), to.time().start(), Audience.GUEST)
+                .orElseThrow();
         assertThat(proposal.total()).isEqualTo(total);
-        assertThat(moves.move(order, line(order).booking(), Moves.Wish.ofGuest(to.time().start(), total)))
+        assertThat(moves.move(
+                        order,
+                        line(order).booking(),
+                        Moves.Wish.ofGuest(to.time().start(), total)))
                 .isEqualTo(Outcome.DONE);
         assertThat(line(order).time()).isEqualTo(to.time());
         assertThat(line(order).sold().title()).isEqualTo("A private lesson at the wheel");
-        assertThat(line(order).sold().staff().values()).as("the people of the new time").allMatch(n -> n.startsWith("Somebody"));
+        assertThat(line(order).sold().staff().values())
+                .as("the people of the new time")
+                .allMatch(n -> n.startsWith("Somebody"));
         ledgersAgree(order);
     }
 
@@ -146,7 +173,8 @@ class SoldTest extends OrdersTest {
         Order order = lesson(43);
         Money paid = line(order).paid();
         changeAndTakeAwayEverything();
-        assertThat(endings.cancelByGuest(order, line(order).booking(), paid, "")).isEqualTo(Outcome.DONE);
+        assertThat(endings.cancelByGuest(order, line(order).booking(), paid, ""))
+                .isEqualTo(Outcome.DONE);
         assertThat(line(order).status()).isEqualTo(BookingStatus.CANCELLED);
         assertThat(now(order).paid()).isEqualTo(Money.ZERO);
         await().untilAsserted(() -> ledgersAgree(order));
@@ -172,7 +200,8 @@ class SoldTest extends OrdersTest {
     @Test
     void moneyThatComesLaterBooksWhatWasOrdered() {
         Answer.Entry entry = opening("private-lesson", "90", 1, 45);
-        String gateway = order(keep("private-lesson", "90", 1, entry.time().start()), "Wenke Farrow", "wenke@post.example");
+        String gateway =
+                order(keep("private-lesson", "90", 1, entry.time().start()), "Wenke Farrow", "wenke@post.example");
         changeAndTakeAwayEverything();
         clock.moveAhead(Duration.ofMinutes(50));
         get(pay(gateway, "WORKS"));

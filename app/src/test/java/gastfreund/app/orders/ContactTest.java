@@ -22,16 +22,35 @@ class ContactTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"lene@post.example", " lene.d+clay@mail.post.example ", "o'neil_2@xn--pst-sna.example",
-        "anka@t\u00f6pferei.example", "x@a-b.co"})
+    @ValueSource(
+            strings = {
+                "lene@post.example",
+                " lene.d+clay@mail.post.example ",
+                "o'neil_2@xn--pst-sna.example",
+                "anka@t\u00f6pferei.example",
+                "x@a-b.co"
+            })
     void theseAreMailAddresses(String email) {
         assertThat(wrong("Lene", email)).isEmpty();
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "lene", "lene@post", "lene@@post.example", "lene@post..example", "a,b@post.example",
-        "Lene <lene@post.example>", "lene@post.example, x@post.example", "a..b@post.example", ".a@post.example",
-        "lene@post.example\nBcc: x@post.example", "l ene@post.example", "lene@post.e"})
+    @ValueSource(
+            strings = {
+                "",
+                "lene",
+                "lene@post",
+                "lene@@post.example",
+                "lene@post..example",
+                "a,b@post.example",
+                "Lene <lene@post.example>",
+                "lene@post.example, x@post.example",
+                "a..b@post.example",
+                ".a@post.example",
+                "lene@post.example\nBcc: x@post.example",
+                "l ene@post.example",
+                "lene@post.e"
+            })
     void theseAreNone(String email) {
         assertThat(wrong("Lene", email)).isNotEmpty().containsOnly("email");
     }
@@ -44,7 +63,8 @@ class ContactTest {
 
     @Test
     void whatIsOneLineStaysOneAndADomainIsWrittenForMailServers() {
-        Contact contact = Contact.of(" Lene\r\nBcc: x@post.example ", " Lene@T\u00f6pferei.example ", "030").trimmed();
+        Contact contact = Contact.of(" Lene\r\nBcc: x@post.example ", " Lene@T\u00f6pferei.example ", "030")
+                .trimmed();
         assertThat(contact.name()).isEqualTo("Lene Bcc: x@post.example");
         assertThat(contact.email()).isEqualTo("Lene@xn--tpferei-90a.example");
     }

@@ -88,15 +88,19 @@ public final class CrashRun {
         }
         guests.shutdown();
         assertThat(ordered.get()).as("guests who ordered").isGreaterThan(orders / 2);
-        await().atMost(Duration.ofMinutes(2)).pollInterval(Duration.ofMillis(500)).untilAsserted(this::settled);
+        await().atMost(Duration.ofMinutes(2))
+                .pollInterval(Duration.ofMillis(500))
+                .untilAsserted(this::settled);
         checkPrepaid();
         checkDocuments();
         checkSeats();
         checkMail();
         return orders + " guests, " + ordered.get() + " orders, " + kills + " kills, "
-                + application.one("SELECT count(*) FROM orders WHERE status = 'placed' AND basket IS NOT NULL") + " orders stand, "
+                + application.one("SELECT count(*) FROM orders WHERE status = 'placed' AND basket IS NOT NULL")
+                + " orders stand, "
                 + application.one("SELECT count(*) FROM payments WHERE refunded > 0") + " refunded, "
-                + application.one("SELECT count(*) FROM payments WHERE gateway = 'voucher'") + " paid with the voucher, "
+                + application.one("SELECT count(*) FROM payments WHERE gateway = 'voucher'")
+                + " paid with the voucher, "
                 + application.one("SELECT sum(amount) FROM prepaid_uses WHERE booking IS NOT NULL") + " visits, "
                 + application.one("SELECT count(*) FROM prepaid") + " vouchers and passes issued";
     }
@@ -122,8 +126,10 @@ public final class CrashRun {
             LocalDate day = application.today().plusDays(3 + number % 20);
             String what = kind == Kind.PASS ? "party=1&length=120" : "party=1&length=60";
             String offer = kind == Kind.PASS ? "/offers/clay-table" : "/offers/wheel-hire";
-            String page = answered(() -> application.get(offer + "?" + what + "&day=" + day)).body();
-            List<String> starts = START.matcher(page).results().map(m -> m.group(1)).toList();
+            String page = answered(() -> application.get(offer + "?" + what + "&day=" + day))
+                    .body();
+            List<String> starts =
+                    START.matcher(page).results().map(m -> m.group(1)).toList();
             if (starts.isEmpty()) {
                 return;
             }
@@ -166,7 +172,8 @@ public final class CrashRun {
         Matcher link = CANCEL.matcher(answered(() -> application.get(booking)).body());
         if (link.find()) {
             String path = link.group();
-            Matcher refund = REFUND.matcher(answered(() -> application.get(path)).body());
+            Matcher refund =
+                    REFUND.matcher(answered(() -> application.get(path)).body());
             if (refund.find()) {
                 Map<String, String> form = Map.of("refund", refund.group(1), "why", "a cold");
                 answered(() -> application.post(application.address(path), form));
@@ -186,7 +193,8 @@ public final class CrashRun {
     }
 
     private void settled() throws IOException, SQLException {
-        String told = application.send(HttpRequest.newBuilder(URI.create(application.standins().address() + "/gateway/payments"))
+        String told = application
+                .send(HttpRequest.newBuilder(URI.create(application.standins().address() + "/gateway/payments"))
                         .header("Authorization", "Bearer practice-key"))
                 .body();
         for (JsonNode payment : HouseFile.parse(told)) {
@@ -194,20 +202,26 @@ public final class CrashRun {
             long refunded = payment.get("refunded").longValue();
             if (captured > 0) {
                 String id = payment.get("id").stringValue();
-                assertThat(application.one("SELECT captured || ' ' || refunded FROM payments WHERE reference = '" + id + "'"))
+                assertThat(application.one(
+                                "SELECT captured || ' ' || refunded FROM payments WHERE reference = '" + id + "'"))
                         .as("payment %s", id)
                         .isEqualTo(captured + " " + refunded);
             }
         }
-        assertThat(application.one("SELECT count(*) FROM outbox WHERE sent_at IS NULL")).isEqualTo("0");
-        assertThat(application.one("SELECT count(*) FROM payment_steps WHERE done_at IS NULL")).isEqualTo("0");
+        assertThat(application.one("SELECT count(*) FROM outbox WHERE sent_at IS NULL"))
+                .isEqualTo("0");
+        assertThat(application.one("SELECT count(*) FROM payment_steps WHERE done_at IS NULL"))
+                .isEqualTo("0");
         assertThat(application.one("SELECT count(*) FROM order_lines l JOIN bookings b ON b.id = l.booking "
                         + "WHERE l.paid > 0 AND b.status NOT IN ('confirmed', 'completed', 'held') "
                         + "AND (b.status <> 'cancelled' OR b.start_at > " + application.now() + " + 3 * 86400)"))
                 .as("money with bookings that do not stand")
                 .isEqualTo("0");
-        // Whatever an order's payments have is its lines' and its goods' to the cent; held ones wait with their vouchers'.
-        assertThat(application.one("""
+        // Whatever an order's payments have is its lines' and its goods' to the cent; held ones wait with their
+        // vouchers'.
+        assertThat(
+                        application.one(
+                                """
                         SELECT group_concat(o.number) FROM orders o WHERE
                             (SELECT coalesce(sum(captured - refunded), 0) FROM payments WHERE order_id = o.id) <>
                             (SELECT coalesce(sum(paid), 0) FROM order_lines WHERE order_id = o.id)
@@ -215,7 +229,9 @@ public final class CrashRun {
                         """))
                 .as("orders whose money is somewhere else")
                 .isNull();
-        assertThat(application.one("""
+        assertThat(
+                        application.one(
+                                """
                         SELECT count(*) FROM order_lines l JOIN bookings b ON b.id = l.booking AND b.status = 'held'
                         WHERE l.paid <> (SELECT coalesce(sum(captured - refunded), 0) FROM payments p
                                          WHERE p.order_id = l.order_id AND p.gateway = 'voucher')
@@ -229,8 +245,10 @@ public final class CrashRun {
         assertThat(application.one("SELECT count(*) FROM prepaid p WHERE rest <> worth - "
                         + "(SELECT coalesce(sum(amount), 0) FROM prepaid_uses WHERE prepaid = p.id)"))
                 .isEqualTo("0");
-        assertThat(application.one("SELECT coalesce(sum(captured - refunded), 0) FROM payments WHERE gateway = 'voucher'"))
-                .isEqualTo(application.one("SELECT coalesce(sum(worth - rest), 0) FROM prepaid WHERE kind = 'voucher'"));
+        assertThat(application.one(
+                        "SELECT coalesce(sum(captured - refunded), 0) FROM payments WHERE gateway = 'voucher'"))
+                .isEqualTo(
+                        application.one("SELECT coalesce(sum(worth - rest), 0) FROM prepaid WHERE kind = 'voucher'"));
         assertThat(application.one("SELECT count(*) FROM order_lines l JOIN bookings b ON b.id = l.booking "
                         + "WHERE l.covered > 0 AND b.status IN ('confirmed', 'completed', 'held')"))
                 .isEqualTo(application.one("SELECT coalesce(sum(worth - rest), 0) FROM prepaid WHERE kind = 'pass'"));
@@ -240,7 +258,9 @@ public final class CrashRun {
 
     /** Receipts less credit notes are what the house gets, and their numbers have no gap. */
     private void checkDocuments() throws SQLException {
-        assertThat(application.one("""
+        assertThat(
+                        application.one(
+                                """
                         SELECT group_concat(o.number) FROM orders o WHERE o.basket IS NOT NULL AND
                             (SELECT coalesce(sum(iif(kind = 'receipt', 1, -1) * json_extract(content, '$.total')), 0)
                              FROM documents WHERE order_id = o.id) <>
@@ -251,12 +271,15 @@ public final class CrashRun {
                         """))
                 .as("orders whose documents say something else")
                 .isNull();
-        assertThat(application.one("SELECT max(number) - min(number) + 1 - count(*) FROM documents")).isEqualTo("0");
+        assertThat(application.one("SELECT max(number) - min(number) + 1 - count(*) FROM documents"))
+                .isEqualTo("0");
     }
 
     /** At no start are more wheels taken than there are. */
     private void checkSeats() throws SQLException {
-        assertThat(application.one("""
+        assertThat(
+                        application.one(
+                                """
                         SELECT max(taken) FROM (
                             SELECT (SELECT sum(b.party) FROM bookings b
                                     WHERE b.offer IN ('wheel-hire', 'private-lesson', 'wheel-evenings')
@@ -268,11 +291,14 @@ public final class CrashRun {
     }
 
     private void checkMail() throws SQLException {
-        checkMail("confirmation", "FROM order_lines l JOIN bookings b ON b.id = l.booking AND b.status IN ('confirmed', 'completed', 'cancelled')");
+        checkMail(
+                "confirmation",
+                "FROM order_lines l JOIN bookings b ON b.id = l.booking AND b.status IN ('confirmed', 'completed', 'cancelled')");
         checkMail("cancelled", "FROM order_lines l JOIN bookings b ON b.id = l.booking AND b.status = 'cancelled'");
         checkMail("issued", "FROM goods l WHERE l.prepaid IS NOT NULL");
         String wrote = application.one("SELECT group_concat(recipient) FROM outbox WHERE recipient LIKE 'guest%'");
-        Matcher came = Pattern.compile("guest\\d+@post\\.example").matcher(application.standins().page("/mail"));
+        Matcher came = Pattern.compile("guest\\d+@post\\.example")
+                .matcher(application.standins().page("/mail"));
         assertThat(came.results().map(m -> m.group()).toList())
                 .as("mail that came")
                 .containsExactlyInAnyOrder(wrote.split(","));
@@ -280,7 +306,8 @@ public final class CrashRun {
 
     /** Of one kind, every order for which there is a reason has one mail, and it came once. */
     private void checkMail(String kind, String reasons) throws SQLException {
-        assertThat(application.one("SELECT count(*) FROM (SELECT DISTINCT l.order_id AS id " + reasons + ") o JOIN orders r "
+        assertThat(application.one("SELECT count(*) FROM (SELECT DISTINCT l.order_id AS id " + reasons
+                        + ") o JOIN orders r "
                         + "ON r.id = o.id AND r.basket IS NOT NULL WHERE 1 <> "
                         + "(SELECT count(*) FROM outbox m WHERE m.order_id = o.id AND m.kind = '" + kind + "')"))
                 .as("orders without one mail of the kind %s", kind)

@@ -54,7 +54,11 @@ public final class LoadRun {
             run.orders(Integer.parseInt(arguments[0]) / 2);
             double rate = run.orders(Integer.parseInt(arguments[0]));
             double commits = run.commits();
-            System.out.printf(Locale.ROOT, "%.0f durable commits a second; one order for %.0f of them%n", commits, commits / rate);
+            System.out.printf(
+                    Locale.ROOT,
+                    "%.0f durable commits a second; one order for %.0f of them%n",
+                    commits,
+                    commits / rate);
             run.scarce(Integer.parseInt(arguments[1]));
         }
         System.exit(0);
@@ -79,8 +83,11 @@ public final class LoadRun {
         System.out.printf(
                 Locale.ROOT,
                 "%d of %d orders paid: %.1f orders a second; median %d ms, 99th percentile %d ms; %d ms of processor each%n",
-                took.size(), count, took.size() / seconds,
-                took.get(took.size() / 2) / 1_000_000, took.get(took.size() * 99 / 100) / 1_000_000,
+                took.size(),
+                count,
+                took.size() / seconds,
+                took.get(took.size() / 2) / 1_000_000,
+                took.get(took.size() * 99 / 100) / 1_000_000,
                 application.cpu().minus(cpu).toMillis() / took.size());
         return took.size() / seconds;
     }
@@ -89,14 +96,16 @@ public final class LoadRun {
     private Long order(int number) throws IOException {
         long begun = System.nanoTime();
         LocalDate day = application.today().plusDays(2 + number % 38);
-        String page = application.get("/offers/wheel-hire?party=1&length=60&day=" + day).body();
+        String page = application
+                .get("/offers/wheel-hire?party=1&length=60&day=" + day)
+                .body();
         List<String> starts = START.matcher(page).results().map(m -> m.group(1)).toList();
         if (starts.isEmpty()) {
             return null;
         }
         String start = starts.get(number / 38 % starts.size());
-        String basket = RunningApplication.path(
-                application.post(application.address("/offers/wheel-hire/keep?party=1&length=60"), Map.of("start", start)));
+        String basket = RunningApplication.path(application.post(
+                application.address("/offers/wheel-hire/keep?party=1&length=60"), Map.of("start", start)));
         if (!basket.startsWith("/basket/")) {
             return null;
         }
@@ -116,7 +125,8 @@ public final class LoadRun {
             statement.execute("PRAGMA busy_timeout = 10000");
             statement.execute("CREATE TABLE IF NOT EXISTS measured (id INTEGER PRIMARY KEY, text TEXT)");
             long begun = System.nanoTime();
-            try (PreparedStatement insert = connection.prepareStatement("INSERT INTO measured (text) VALUES ('a row')")) {
+            try (PreparedStatement insert =
+                    connection.prepareStatement("INSERT INTO measured (text) VALUES ('a row')")) {
                 for (int i = 0; i < COMMITS; i++) {
                     insert.executeUpdate();
                 }
@@ -128,7 +138,9 @@ public final class LoadRun {
     /** Many want the same few places at once. */
     private void scarce(int attempts) throws Exception {
         LocalDate day = application.today().plusDays(41);
-        Matcher start = START.matcher(application.get("/offers/wheel-hire?party=1&length=60&day=" + day).body());
+        Matcher start = START.matcher(application
+                .get("/offers/wheel-hire?party=1&length=60&day=" + day)
+                .body());
         if (!start.find()) {
             throw new IllegalStateException("nothing is open on " + day);
         }
@@ -141,6 +153,7 @@ public final class LoadRun {
         for (Future<Boolean> one : guests.invokeAll(going)) {
             one.get();
         }
-        System.out.printf("%d attempts on 6 places: %d got one, %d oversold%n", attempts, got.get(), Math.max(0, got.get() - 6));
+        System.out.printf(
+                "%d attempts on 6 places: %d got one, %d oversold%n", attempts, got.get(), Math.max(0, got.get() - 6));
     }
 }

@@ -3,8 +3,8 @@ package gastfreund.app.orders;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
-import gastfreund.app.DemoHouseTest;
 import gastfreund.app.AllRounds;
+import gastfreund.app.DemoHouseTest;
 import gastfreund.core.openings.Answer;
 import java.time.Duration;
 import java.time.Instant;
@@ -64,7 +64,8 @@ class MoneyTest extends DemoHouseTest {
         Order order = ordered(opening("wheel-hire", "60", 1, 6), "b@post.example");
         get(pay(payAddress, "TWICE"));
         assertThat(now(order).status()).isEqualTo(OrderStatus.PLACED);
-        await().atMost(Duration.ofSeconds(20)).untilAsserted(() -> assertThat(notificationsOf(order)).isEqualTo(2));
+        await().atMost(Duration.ofSeconds(20))
+                .untilAsserted(() -> assertThat(notificationsOf(order)).isEqualTo(2));
         assertThat(states(order)).containsExactly("captured");
         assertThat(letters(order, "confirmation")).isEqualTo(1);
         assertThat(letters(order, "host")).isEqualTo(1);
@@ -76,7 +77,8 @@ class MoneyTest extends DemoHouseTest {
                 .param(order.id())
                 .query(String.class)
                 .single();
-        return Integer.parseInt(STANDINS.page("/gateway/notifications/" + reference).trim());
+        return Integer.parseInt(
+                STANDINS.page("/gateway/notifications/" + reference).trim());
     }
 
     @Test
@@ -98,7 +100,8 @@ class MoneyTest extends DemoHouseTest {
         job.run();
         assertThat(now(order).status()).isEqualTo(OrderStatus.LAPSED);
         assertThat(states(order)).containsExactly("voided");
-        assertThat(STANDINS.page(payAddress.substring(STANDINS.address().length()))).contains("This payment is over");
+        assertThat(STANDINS.page(payAddress.substring(STANDINS.address().length())))
+                .contains("This payment is over");
         assertThat(get("/bookings/" + order.token()).body())
                 .contains("Nothing was charged")
                 .contains("These are the nearest that are free");
@@ -134,14 +137,18 @@ class MoneyTest extends DemoHouseTest {
     void aRefusedCardChargesNothingAndAnotherMayFollow() {
         Order order = ordered(opening("wheel-hire", "60", 1, 14), "g@post.example");
         get(pay(payAddress, "REFUSED"));
-        assertThat(get("/bookings/" + order.token()).body()).contains("The card was refused").contains("Nothing was charged");
+        assertThat(get("/bookings/" + order.token()).body())
+                .contains("The card was refused")
+                .contains("Nothing was charged");
         Instant kept = now(order).lines().get(0).expires();
         clock.moveAhead(Duration.ofMinutes(5));
         String again = post("/bookings/" + order.token() + "/pay", Map.of())
                 .headers()
                 .firstValue("Location")
                 .orElseThrow();
-        assertThat(now(order).lines().get(0).expires()).as("the place is kept no longer for it").isEqualTo(kept);
+        assertThat(now(order).lines().get(0).expires())
+                .as("the place is kept no longer for it")
+                .isEqualTo(kept);
         get(pay(again, "WORKS"));
         assertThat(now(order).status()).isEqualTo(OrderStatus.PLACED);
         assertThat(states(order)).containsExactly("failed", "captured");
@@ -154,11 +161,12 @@ class MoneyTest extends DemoHouseTest {
         await().untilAsserted(() -> assertThat(STANDINS.page("/mail")).contains("ottilie@post.example"));
         String list = STANDINS.page("/mail");
         int at = list.indexOf("ottilie@post.example");
-        String number = list.substring(list.lastIndexOf("/mail/", at) + 6, list.indexOf('"', list.lastIndexOf("/mail/", at)));
-        assertThat(STANDINS.page("/mail/" + number))
-                .contains("booking.ics")
-                .contains("/bookings/" + order.token());
-        assertThat(STANDINS.page("/mail/" + number + "/html")).contains("your places are booked").contains(order.token());
+        String number =
+                list.substring(list.lastIndexOf("/mail/", at) + 6, list.indexOf('"', list.lastIndexOf("/mail/", at)));
+        assertThat(STANDINS.page("/mail/" + number)).contains("booking.ics").contains("/bookings/" + order.token());
+        assertThat(STANDINS.page("/mail/" + number + "/html"))
+                .contains("your places are booked")
+                .contains(order.token());
         assertThat(STANDINS.page("/mail/" + number + "/attachments/0"))
                 .contains("BEGIN:VCALENDAR", "BEGIN:VEVENT", "SUMMARY:Wheel hire");
         assertThat(get("/bookings/" + order.token() + "/calendar.ics").body()).contains("BEGIN:VEVENT");

@@ -45,7 +45,8 @@ public abstract class OrdersTest extends DemoHouseTest {
     }
 
     protected final String payment(Order order) {
-        return jdbc.sql("SELECT state || ' ' || captured || ' ' || released || ' ' || refunded FROM payments WHERE order_id = ?")
+        return jdbc.sql(
+                        "SELECT state || ' ' || captured || ' ' || released || ' ' || refunded FROM payments WHERE order_id = ?")
                 .param(order.id())
                 .query(String.class)
                 .single();
@@ -63,10 +64,10 @@ public abstract class OrdersTest extends DemoHouseTest {
                 .param(order.id())
                 .query(String.class)
                 .single();
-        JsonNode told = HouseFile.parse(send(HttpRequest.newBuilder(
-                                URI.create(STANDINS.address() + "/gateway/payments/" + reference))
-                        .header("Authorization", "Bearer practice-key"))
-                .body());
+        JsonNode told = HouseFile.parse(
+                send(HttpRequest.newBuilder(URI.create(STANDINS.address() + "/gateway/payments/" + reference))
+                                .header("Authorization", "Bearer practice-key"))
+                        .body());
         assertThat(told.get("captured") + " " + told.get("released") + " " + told.get("refunded"))
                 .isEqualTo(payment(order).replaceAll("^[a-z ]+ ", ""));
         booksAgree(order);
@@ -75,7 +76,8 @@ public abstract class OrdersTest extends DemoHouseTest {
     /** After every test: of each line it is known which payments paid what the house has of it. */
     @AfterEach
     protected final void partsAddUp() {
-        assertThat(jdbc.sql("""
+        assertThat(jdbc.sql(
+                                """
                         SELECT group_concat(l.booking || ' ' || l.paid) FROM order_lines l WHERE l.paid <>
                             (SELECT coalesce(sum(p.amount - p.refunded), 0) FROM payment_parts p WHERE p.subject = l.booking)
                         """)

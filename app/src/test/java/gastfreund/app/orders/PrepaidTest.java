@@ -8,10 +8,10 @@ import com.google.zxing.MultiFormatReader;
 import com.google.zxing.NotFoundException;
 import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
+import gastfreund.app.AllRounds;
 import gastfreund.app.CheckoutPage;
 import gastfreund.app.PdfPicture;
 import gastfreund.app.endings.Endings;
-import gastfreund.app.AllRounds;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.vouchers.PrepaidService;
@@ -80,7 +80,11 @@ class PrepaidTest extends OrdersTest {
     }
 
     private String basketWith(Prepaid one, String offer, String length, int party, int daysAhead) {
-        String basket = keep(offer, length, party, opening(offer, length, party, daysAhead).time().start());
+        String basket = keep(
+                offer,
+                length,
+                party,
+                opening(offer, length, party, daysAhead).time().start());
         post(basket + "/code", Map.of("code", one.code().toLowerCase().replace("-", " ")));
         return basket;
     }
@@ -98,7 +102,11 @@ class PrepaidTest extends OrdersTest {
     @Test
     void aVoucherIsBoughtIssuedWhenItIsPaidAndCanBePrinted() throws Exception {
         String basket = put("voucher", Map.of("amount", "5000", "recipient", "Lene", "greeting", "For the big pots."));
-        assertThat(get(basket).body()).contains("A voucher").contains("50.00").contains("For Lene").doesNotContain("contains 0");
+        assertThat(get(basket).body())
+                .contains("A voucher")
+                .contains("50.00")
+                .contains("For Lene")
+                .doesNotContain("contains 0");
         String to = order(basket, "Rika Thorn", "rika@post.example");
         Order order = orders.newest(1).get(0);
         assertThat(order.status()).isEqualTo(OrderStatus.WAITING);
@@ -110,13 +118,16 @@ class PrepaidTest extends OrdersTest {
         Prepaid issued = prepaid.byId(goods(order).prepaid());
         assertThat(issued.code()).matches("[A-HJ-NP-Z2-9]{4}(-[A-HJ-NP-Z2-9]{4}){2}");
         assertThat(letters(order)).containsExactly("issued", "host-issued");
-        assertThat(get("/bookings/" + order.token()).body()).contains("Thank you, Rika Thorn").contains(issued.code());
+        assertThat(get("/bookings/" + order.token()).body())
+                .contains("Thank you, Rika Thorn")
+                .contains(issued.code());
         assertThat(get("/codes/" + issued.code()).body()).contains("50.00").contains("left");
         assertThat(get("/codes/AAAA-AAAA-AAAA").statusCode()).isEqualTo(404);
 
         byte[] pdf = HttpClient.newHttpClient()
                 .send(
-                        HttpRequest.newBuilder(URI.create(address("/codes/" + issued.code() + "/print.pdf"))).build(),
+                        HttpRequest.newBuilder(URI.create(address("/codes/" + issued.code() + "/print.pdf")))
+                                .build(),
                         HttpResponse.BodyHandlers.ofByteArray())
                 .body();
         assertThat(PdfPicture.text(pdf))
@@ -128,14 +139,21 @@ class PrepaidTest extends OrdersTest {
         int width = picture.getWidth();
         int[] pixels = picture.getRGB(0, 0, width, picture.getHeight(), null, 0, width);
         RGBLuminanceSource light = new RGBLuminanceSource(width, picture.getHeight(), pixels);
-        return new MultiFormatReader().decode(new BinaryBitmap(new HybridBinarizer(light))).getText();
+        return new MultiFormatReader()
+                .decode(new BinaryBitmap(new HybridBinarizer(light)))
+                .getText();
     }
 
     @Test
     void anAmountOutOfBoundsIsSaidAtItsField() {
-        HttpResponse<String> page = post("/vouchers/voucher/keep", Map.of("amount", "free", "written", "3.00", "recipient", "Lene"));
-        assertThat(page.body()).contains("from 10.00").contains("id=\"amount-error\"").contains("value=\"Lene\"");
-        assertThat(post("/vouchers/clay-card/keep", Map.of("amount", "1")).statusCode()).isEqualTo(302);
+        HttpResponse<String> page =
+                post("/vouchers/voucher/keep", Map.of("amount", "free", "written", "3.00", "recipient", "Lene"));
+        assertThat(page.body())
+                .contains("from 10.00")
+                .contains("id=\"amount-error\"")
+                .contains("value=\"Lene\"");
+        assertThat(post("/vouchers/clay-card/keep", Map.of("amount", "1")).statusCode())
+                .isEqualTo(302);
         assertThat(post("/vouchers/voucher/keep", Map.of("amount", "1")).body()).contains("id=\"amount-error\"");
     }
 
@@ -144,10 +162,15 @@ class PrepaidTest extends OrdersTest {
         Prepaid voucher = voucher(9_000);
         String basket = basketWith(voucher, "private-lesson", "60", 1, 41);
         String page = get(basket).body();
-        assertThat(page).contains("Voucher " + voucher.masked()).doesNotContain(voucher.code()).containsPattern("To pay now</dt><dd[^>]*>0.00");
+        assertThat(page)
+                .contains("Voucher " + voucher.masked())
+                .doesNotContain(voucher.code())
+                .containsPattern("To pay now</dt><dd[^>]*>0.00");
         Order order = ordered(basket);
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
-        assertThat(line(order).paid()).as("the deposit and the balance").isEqualTo(line(order).total());
+        assertThat(line(order).paid())
+                .as("the deposit and the balance")
+                .isEqualTo(line(order).total());
         assertThat(rest(voucher)).isEqualTo(9_000 - line(order).total().minor());
         assertThat(letters(order)).containsExactly("confirmation", "host");
         long total = line(order).total().minor();
@@ -169,13 +192,20 @@ class PrepaidTest extends OrdersTest {
         assertThat(now(order).paid().minor()).isEqualTo(total);
         long card = total - 1_000;
         assertThat(cardPayment(order)).isEqualTo(card + " 0");
-        endings.refund(order, line(order).booking(), Money.ofMinor(card + 300), line(order).paid(), "", HOST);
+        endings.refund(
+                order,
+                line(order).booking(),
+                Money.ofMinor(card + 300),
+                line(order).paid(),
+                "",
+                HOST);
         await().untilAsserted(() -> assertThat(cardPayment(order)).isEqualTo(card + " " + card));
         assertThat(rest(voucher)).isEqualTo(300);
     }
 
     private String cardPayment(Order order) {
-        return jdbc.sql("SELECT captured || ' ' || refunded FROM payments WHERE order_id = ? AND gateway = 'practice-card'")
+        return jdbc.sql(
+                        "SELECT captured || ' ' || refunded FROM payments WHERE order_id = ? AND gateway = 'practice-card'")
                 .param(order.id())
                 .query(String.class)
                 .single();
@@ -220,7 +250,8 @@ class PrepaidTest extends OrdersTest {
         assertThat(line(order).total()).isEqualTo(Money.ZERO);
         assertThat(line(order).covered()).isEqualTo(Money.ofMinor(3 * 2600));
         assertThat(rest(pass)).isEqualTo(7);
-        assertThat(get("/bookings/" + order.token() + "/lines/" + line(order).booking() + "/cancel").body())
+        assertThat(get("/bookings/" + order.token() + "/lines/" + line(order).booking() + "/cancel")
+                        .body())
                 .contains("What your pass paid goes back to it.")
                 .contains("Cancel booking: what the pass paid goes back to it");
         cancel(order, 0);
@@ -233,7 +264,8 @@ class PrepaidTest extends OrdersTest {
         Order late = ordered(basketWith(pass, "clay-table", "120", 1, 27));
         Order host = ordered(basketWith(pass, "clay-table", "120", 2, 27));
         assertThat(rest(pass)).isEqualTo(7);
-        clock.moveAhead(Duration.between(clock.instant(), line(late).time().startInstant()).minusHours(3));
+        clock.moveAhead(Duration.between(clock.instant(), line(late).time().startInstant())
+                .minusHours(3));
         cancel(late, 0);
         assertThat(line(late).status()).isEqualTo(BookingStatus.CANCELLED);
         assertThat(rest(pass)).isEqualTo(7);
@@ -244,7 +276,8 @@ class PrepaidTest extends OrdersTest {
     @Test
     void aPassIsOfNoUseForOtherOffersAndAfterItsLastDay() {
         Prepaid pass = bought("clay-card", Map.of());
-        assertThat(get(basketWith(pass, "wheel-hire", "60", 1, 30)).body()).contains("It is of no use for this basket.");
+        assertThat(get(basketWith(pass, "wheel-hire", "60", 1, 30)).body())
+                .contains("It is of no use for this basket.");
         clock.moveAhead(Duration.ofDays(366));
         assertThat(get("/codes/" + pass.code()).body()).contains("Its time is over.");
     }
@@ -253,7 +286,8 @@ class PrepaidTest extends OrdersTest {
     void whatWasEnteredCanBeTakenAwayAgain() {
         Prepaid voucher = voucher(1_000);
         String basket = basketWith(voucher, "wheel-hire", "60", 1, 31);
-        Matcher leave = Pattern.compile("/prepaid/[^/\"]+/leave").matcher(get(basket).body());
+        Matcher leave =
+                Pattern.compile("/prepaid/[^/\"]+/leave").matcher(get(basket).body());
         assertThat(leave.find()).isTrue();
         post(basket + leave.group(), Map.of());
         assertThat(get(basket).body()).doesNotContain(voucher.masked());
@@ -264,7 +298,9 @@ class PrepaidTest extends OrdersTest {
         Prepaid voucher = voucher(5_000);
         String basket = put("voucher", Map.of("amount", "2500"));
         post(basket + "/code", Map.of("code", voucher.code()));
-        assertThat(get(basket).body()).contains("It is of no use for this basket.").containsPattern("To pay now</dt><dd[^>]*>25.00");
+        assertThat(get(basket).body())
+                .contains("It is of no use for this basket.")
+                .containsPattern("To pay now</dt><dd[^>]*>25.00");
         get(pay(order(basket, "Rika Thorn", "rika@post.example"), "WORKS"));
         Order order = orders.newest(1).get(0);
         assertThat(endings.takeBack(order, goods(order).id(), HOST)).isEqualTo(Outcome.DONE);
@@ -278,10 +314,13 @@ class PrepaidTest extends OrdersTest {
         Prepaid voucher = voucher(2_000);
         String first = basketWith(voucher, "wheel-hire", "60", 1, 32);
         String second = basketWith(voucher, "wheel-hire", "60", 1, 33);
-        Map<String, Object> late = CheckoutPage.filled(get(second + "/checkout").body(), "Veit Harms", "veit@post.example");
+        Map<String, Object> late =
+                CheckoutPage.filled(get(second + "/checkout").body(), "Veit Harms", "veit@post.example");
         Order one = ordered(first);
         assertThat(line(one).status()).isEqualTo(BookingStatus.CONFIRMED);
-        assertThat(post(second + "/checkout", late).body()).as("it costs more now").contains("What this costs has changed");
+        assertThat(post(second + "/checkout", late).body())
+                .as("it costs more now")
+                .contains("What this costs has changed");
         String to = order(second, "Veit Harms", "veit@post.example");
         assertThat(to).as("what is left does not pay all of it").startsWith(STANDINS.address());
         assertThat(rest(voucher)).isEqualTo(0);

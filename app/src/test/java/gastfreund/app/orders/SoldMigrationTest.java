@@ -32,9 +32,10 @@ class SoldMigrationTest {
         SingleConnectionDataSource data = new SingleConnectionDataSource(url, true);
         JdbcClient jdbc = JdbcClient.create(data);
         for (String kind : List.of("places", "staff", "offers")) {
-            json.get(kind).forEach(thing -> jdbc.sql("INSERT INTO " + kind + " (id, position, definition) VALUES (?, 0, ?)")
-                    .params(thing.get("id").stringValue(), thing.toString())
-                    .update());
+            json.get(kind)
+                    .forEach(thing -> jdbc.sql("INSERT INTO " + kind + " (id, position, definition) VALUES (?, 0, ?)")
+                            .params(thing.get("id").stringValue(), thing.toString())
+                            .update());
         }
         house.bookings().forEach(booking -> insert(jdbc, booking, house));
         data.destroy();
@@ -48,11 +49,20 @@ class SoldMigrationTest {
                     .query(String.class)
                     .single()));
             Offer offer = house.house().offer(booking.offer()).orElseThrow();
-            assertThat(sold).isEqualTo(new Sold(
-                            offer.title(), offer.lengths().get(0),
-                            offer.addOns().stream().filter(a -> booking.addOns().containsKey(a.id())).toList(),
-                            offer.confirm(), offer.payment(), offer.terms(), offer.taxRate(), "", Map.of())
-                    .at(booking.place(), booking.staff(), house.house()));
+            assertThat(sold)
+                    .isEqualTo(new Sold(
+                                    offer.title(),
+                                    offer.lengths().get(0),
+                                    offer.addOns().stream()
+                                            .filter(a -> booking.addOns().containsKey(a.id()))
+                                            .toList(),
+                                    offer.confirm(),
+                                    offer.payment(),
+                                    offer.terms(),
+                                    offer.taxRate(),
+                                    "",
+                                    Map.of())
+                            .at(booking.place(), booking.staff(), house.house()));
             assertThat(SoldFile.read(SoldFile.written(sold))).isEqualTo(sold);
         }
         after.destroy();
@@ -61,18 +71,21 @@ class SoldMigrationTest {
     private static void insert(JdbcClient jdbc, Booking booking, HouseFile house) {
         Offer offer = house.house().offer(booking.offer()).orElseThrow();
         long order = jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single() + 1;
-        jdbc.sql("""
+        jdbc.sql(
+                        """
                         INSERT INTO orders (id, number, token, name, email, phone, locale, status, total, due_now, placed_at)
                         VALUES (:id, :id, :id, '', '', '', 'en', 'placed', 0, 0, 0)
                         """)
                 .param("id", order)
                 .update();
-        jdbc.sql("""
+        jdbc.sql(
+                        """
                         INSERT INTO bookings (id, offer, start_at, end_at, place, length, units, party, add_ons, status, held_at)
                         VALUES (?, ?, 0, 1, ?, ?, 1, 1, ?, 'confirmed', 0)
                         """)
                 .params(
-                        booking.id().value(), booking.offer().value(),
+                        booking.id().value(),
+                        booking.offer().value(),
                         booking.place() == null ? null : booking.place().value(),
                         offer.lengths().get(0).id().value(),
                         Quantities.written(booking.addOns()))
@@ -80,7 +93,8 @@ class SoldMigrationTest {
         booking.staff().forEach(person -> jdbc.sql("INSERT INTO booking_staff (booking, staff) VALUES (?, ?)")
                 .params(booking.id().value(), person.value())
                 .update());
-        jdbc.sql("""
+        jdbc.sql(
+                        """
                         INSERT INTO order_lines (order_id, line, booking, amount, discount, total, deposit, due_now, balance, tax_rate)
                         VALUES (?, 0, ?, 0, 0, 0, 0, 0, 0, '0')
                         """)

@@ -22,7 +22,8 @@ class CodeTest {
         for (int i = 0; i < pixels.length; i++) {
             pixels[i] = code.isDark(i % width / SCALE, i / width / SCALE) ? 0xff2a1f2d : 0xffffffff;
         }
-        BinaryBitmap seen = new BinaryBitmap(new GlobalHistogramBinarizer(new RGBLuminanceSource(width, width, pixels)));
+        BinaryBitmap seen =
+                new BinaryBitmap(new GlobalHistogramBinarizer(new RGBLuminanceSource(width, width, pixels)));
         assertThat(new QRCodeReader().decode(seen).getText()).isEqualTo(text);
     }
 }

@@ -17,16 +17,27 @@ class LogTest extends DemoHouseTest {
 
     @Test
     void whateverAMessageBringsStaysOnItsLine(CapturedOutput output) {
-        LoggerFactory.getLogger(LogTest.class).warn("a guest said {}", "hello\r\n2027-01-13 ERROR the books are lost\u2028and more");
-        List<String> lines = output.getAll().lines().filter(l -> l.contains("the books are lost")).toList();
-        assertThat(lines).singleElement().asString().contains("a guest said hello 2027-01-13 ERROR the books are lost and more");
+        LoggerFactory.getLogger(LogTest.class)
+                .warn("a guest said {}", "hello\r\n2027-01-13 ERROR the books are lost\u2028and more");
+        List<String> lines = output.getAll()
+                .lines()
+                .filter(l -> l.contains("the books are lost"))
+                .toList();
+        assertThat(lines)
+                .singleElement()
+                .asString()
+                .contains("a guest said hello 2027-01-13 ERROR the books are lost and more");
     }
 
     @Test
     void whateverAFaultSaysStaysOnItsLineToo(CapturedOutput output) {
-        Exception fault = new IllegalStateException("no\n2027-01-13 ERROR nothing is left", new IllegalArgumentException("a\r\nb"));
+        Exception fault = new IllegalStateException(
+                "no\n2027-01-13 ERROR nothing is left", new IllegalArgumentException("a\r\nb"));
         LoggerFactory.getLogger(LogTest.class).error("a fault", fault);
-        assertThat(output.getAll().lines().filter(l -> l.contains("nothing is left"))).singleElement().asString().contains("IllegalStateException");
+        assertThat(output.getAll().lines().filter(l -> l.contains("nothing is left")))
+                .singleElement()
+                .asString()
+                .contains("IllegalStateException");
         assertThat(output.getAll().lines()).anyMatch(l -> l.startsWith("Caused by: ") && l.endsWith("a b"));
         assertThat(output.getAll().lines()).anyMatch(l -> l.startsWith("\tat gastfreund.app.pages.LogTest"));
     }
@@ -38,6 +49,7 @@ class LogTest extends DemoHouseTest {
         get("/bookings/stranger-token");
         assertThat(output.getAll()).doesNotContain("stranger");
         assertThat(output.getAll().lines().filter(l -> l.contains("400 at"))).hasSize(2);
-        assertThat(output.getAll().lines().filter(l -> l.contains("404 at GET /bookings/{token}"))).hasSize(1);
+        assertThat(output.getAll().lines().filter(l -> l.contains("404 at GET /bookings/{token}")))
+                .hasSize(1);
     }
 }

@@ -43,7 +43,11 @@ class GatewayAnswersTest extends OrdersTest {
     private record Going(Order order, String payAddress) {}
 
     private Going going(int daysAhead) {
-        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, daysAhead).time().start());
+        String basket = keep(
+                "wheel-hire",
+                "60",
+                1,
+                opening("wheel-hire", "60", 1, daysAhead).time().start());
         String to = order(basket, "Hedda Moor", "hedda@post.example");
         return new Going(orders.newest(1).get(0), to);
     }
@@ -57,7 +61,9 @@ class GatewayAnswersTest extends OrdersTest {
         assertThat(line(going.order()).status()).isEqualTo(BookingStatus.HELD);
         says("");
         String again = post("/bookings/" + going.order().token() + "/pay", Map.of())
-                .headers().firstValue("Location").orElseThrow();
+                .headers()
+                .firstValue("Location")
+                .orElseThrow();
         assertThat(again).startsWith(STANDINS.address());
     }
 

@@ -39,7 +39,11 @@ class MisbehaviourTest extends OrdersTest {
 
     /** Pays and does not come back, so that nobody asks the gateway: only the notification tells. */
     private Order paidWithoutComingBack(int daysAhead) {
-        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, daysAhead).time().start());
+        String basket = keep(
+                "wheel-hire",
+                "60",
+                1,
+                opening("wheel-hire", "60", 1, daysAhead).time().start());
         pay(order(basket, "Hedda Moor", "hedda@post.example"), "WORKS");
         return orders.newest(1).get(0);
     }
@@ -79,9 +83,14 @@ class MisbehaviourTest extends OrdersTest {
         control("refusal=The+card+has+expired.");
         Order order = paidWithoutComingBack(37);
         await().untilAsserted(() -> assertThat(payment(order)).startsWith("failed"));
-        assertThat(jdbc.sql("SELECT reason FROM payments WHERE order_id = ?").param(order.id()).query(String.class).single())
+        assertThat(jdbc.sql("SELECT reason FROM payments WHERE order_id = ?")
+                        .param(order.id())
+                        .query(String.class)
+                        .single())
                 .isEqualTo("The card has expired.");
-        assertThat(get("/bookings/" + order.token()).body()).contains("The card was refused").contains("Nothing was charged");
+        assertThat(get("/bookings/" + order.token()).body())
+                .contains("The card was refused")
+                .contains("Nothing was charged");
     }
 
     @Test
@@ -100,13 +109,16 @@ class MisbehaviourTest extends OrdersTest {
     @Test
     void whereNothingCanBePaidThePlaceIsStillKept() {
         control("down-any=1");
-        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 39).time().start());
+        String basket = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 39).time().start());
         String to = order(basket, "Hedda Moor", "hedda@post.example");
         assertThat(to).endsWith("?unreachable");
         Order order = orders.newest(1).get(0);
         assertThat(line(order).status()).isEqualTo(BookingStatus.HELD);
         String again = post("/bookings/" + order.token() + "/pay", Map.of())
-                .headers().firstValue("Location").orElseThrow();
+                .headers()
+                .firstValue("Location")
+                .orElseThrow();
         get(pay(again, "WORKS"));
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
     }

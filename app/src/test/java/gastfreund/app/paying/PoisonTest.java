@@ -48,10 +48,14 @@ class PoisonTest extends OrdersTest {
         @Override
         protected Map<String, Object> settings() {
             return Map.of(
-                    "spring.mail.host", SILENT.getInetAddress().getHostAddress(),
-                    "spring.mail.port", SILENT.getLocalPort(),
-                    "gastfreund.jobs.outbox", "200ms",
-                    "gastfreund.jobs.steps", "200ms");
+                    "spring.mail.host",
+                    SILENT.getInetAddress().getHostAddress(),
+                    "spring.mail.port",
+                    SILENT.getLocalPort(),
+                    "gastfreund.jobs.outbox",
+                    "200ms",
+                    "gastfreund.jobs.steps",
+                    "200ms");
         }
     }
 
@@ -71,11 +75,16 @@ class PoisonTest extends OrdersTest {
     private TransactionTemplate transaction;
 
     private void sql(String statement, Object... parameters) {
-        transaction.executeWithoutResult(s -> jdbc.sql(statement).params(parameters).update());
+        transaction.executeWithoutResult(
+                s -> jdbc.sql(statement).params(parameters).update());
     }
 
     private Order going(int daysAhead) {
-        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, daysAhead).time().start());
+        String basket = keep(
+                "wheel-hire",
+                "60",
+                1,
+                opening("wheel-hire", "60", 1, daysAhead).time().start());
         order(basket, "Hedda Moor", "hedda@post.example");
         return orders.newest(1).get(0);
     }
@@ -100,23 +109,40 @@ class PoisonTest extends OrdersTest {
         // Money that is owed: the same.
         Order owing = paid("private-lesson", "60", 12, "WORKS");
         Order alsoOwing = paid("private-lesson", "60", 13, "WORKS");
-        sql("UPDATE order_lines SET balance_due = ? WHERE order_id IN (?, ?)", today().toString(), owing.id(), alsoOwing.id());
+        sql(
+                "UPDATE order_lines SET balance_due = ? WHERE order_id IN (?, ?)",
+                today().toString(),
+                owing.id(),
+                alsoOwing.id());
         // A refund at a gateway that is gone, and one that is there.
         Order refunded = paid("wheel-hire", "60", 9, "WORKS");
         Order alsoRefunded = paid("wheel-hire", "60", 10, "WORKS");
         sql("UPDATE payments SET gateway = 'gone' WHERE order_id = ?", refunded.id());
         for (Order order : List.of(refunded, alsoRefunded)) {
-            endings.refund(order, line(order).booking(), Money.ofMinor(100), line(order).paid(), "", HOST);
+            endings.refund(
+                    order,
+                    line(order).booking(),
+                    Money.ofMinor(100),
+                    line(order).paid(),
+                    "",
+                    HOST);
         }
         await().untilAsserted(() -> assertThat(payment(alsoRefunded)).endsWith(" 100"));
         // Bookings that have taken place.
-        String attended = jdbc.sql("SELECT id FROM bookings WHERE status = 'confirmed' AND order_id IS NOT NULL AND end_at < "
-                        + "(SELECT min(start_at) FROM bookings WHERE order_id = ?) ORDER BY end_at LIMIT 1")
+        String attended = jdbc.sql(
+                        "SELECT id FROM bookings WHERE status = 'confirmed' AND order_id IS NOT NULL AND end_at < "
+                                + "(SELECT min(start_at) FROM bookings WHERE order_id = ?) ORDER BY end_at LIMIT 1")
                 .param(owing.id())
                 .query(String.class)
                 .single();
-        sql("UPDATE bookings SET order_id = ? WHERE id IN (?, ?)", lost.id(), line(torn).booking().value(), attended);
-        sql("UPDATE bookings SET order_id = NULL WHERE id = ?", line(owing).booking().value());
+        sql(
+                "UPDATE bookings SET order_id = ? WHERE id IN (?, ?)",
+                lost.id(),
+                line(torn).booking().value(),
+                attended);
+        sql(
+                "UPDATE bookings SET order_id = NULL WHERE id = ?",
+                line(owing).booking().value());
         sql("INSERT INTO spent_seals (seal, at) VALUES ('old', 0)");
         sql("CREATE TRIGGER poison BEFORE DELETE ON spent_seals BEGIN SELECT RAISE(ABORT, 'poisoned'); END");
         clock.moveAhead(Duration.ofHours(49));
@@ -128,7 +154,10 @@ class PoisonTest extends OrdersTest {
         assertThat(now(unpaid).status()).isEqualTo(OrderStatus.LAPSED);
         assertThat(line(unanswered).status()).isEqualTo(BookingStatus.LAPSED);
         assertThat(letters(alsoOwing)).contains("balance");
-        assertThat(jdbc.sql("SELECT count(*) FROM bookings WHERE status = 'completed'").query(Integer.class).single()).isPositive();
+        assertThat(jdbc.sql("SELECT count(*) FROM bookings WHERE status = 'completed'")
+                        .query(Integer.class)
+                        .single())
+                .isPositive();
         assertThat(now(lost).status()).as("nothing was decided about it").isEqualTo(OrderStatus.WAITING);
         assertThat(stuckKinds()).contains("ask", "end", "unanswered", "owed", "attended", "tidy");
         assertThat(rounds.stuck()).allSatisfy(s -> {
@@ -140,10 +169,15 @@ class PoisonTest extends OrdersTest {
             assertThat(stuckKinds()).contains("step");
         });
         await().atMost(Duration.ofSeconds(60)).untilAsserted(() -> assertThat(
-                        jdbc.sql("SELECT count(*) FROM work WHERE kind = 'letter' AND last_error <> ''").query(Integer.class).single())
+                        jdbc.sql("SELECT count(*) FROM work WHERE kind = 'letter' AND last_error <> ''")
+                                .query(Integer.class)
+                                .single())
                 .as("letters that the mail server did not take")
                 .isPositive());
-        assertThat(jdbc.sql("SELECT count(*) FROM outbox WHERE sent_at IS NOT NULL").query(Integer.class).single()).isZero();
+        assertThat(jdbc.sql("SELECT count(*) FROM outbox WHERE sent_at IS NOT NULL")
+                        .query(Integer.class)
+                        .single())
+                .isZero();
         rounds.tryNow();
         sql("DROP TRIGGER poison");
         tidying.run();

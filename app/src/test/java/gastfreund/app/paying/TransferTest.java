@@ -60,19 +60,32 @@ class TransferTest extends OrdersTest {
                 GatewayAccount.Kind.TRANSFER,
                 GatewayAccount.Mode.LIVE,
                 on,
-                Map.of("holder", "Quillmere Clay House", "iban", "DE02120300000000202051", "bank", "", "days", "" + DAYS)));
+                Map.of(
+                        "holder",
+                        "Quillmere Clay House",
+                        "iban",
+                        "DE02120300000000202051",
+                        "bank",
+                        "",
+                        "days",
+                        "" + DAYS)));
     }
 
     private Order byTransfer(String offer, String length, int daysAhead) {
-        String basket = keep(offer, length, 1, opening(offer, length, 1, daysAhead).time().start());
-        Map<String, Object> form = CheckoutPage.filled(get(basket + "/checkout").body(), "Imke Dahl", "imke@post.example");
+        String basket = keep(
+                offer, length, 1, opening(offer, length, 1, daysAhead).time().start());
+        Map<String, Object> form =
+                CheckoutPage.filled(get(basket + "/checkout").body(), "Imke Dahl", "imke@post.example");
         form.put("way", "transfer");
         assertThat(path(post(basket + "/checkout", form))).startsWith("/bookings/");
         return orders.newest(1).get(0);
     }
 
     private Payment transfer(Order order) {
-        return payments.ofOrder(order.id()).stream().filter(Payment::isTransfer).findFirst().orElseThrow();
+        return payments.ofOrder(order.id()).stream()
+                .filter(Payment::isTransfer)
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
@@ -82,7 +95,9 @@ class TransferTest extends OrdersTest {
         assertThat(transfer.reference()).matches(order.number() + "-[A-Z2-9]{3}");
         assertThat(order.status()).isEqualTo(OrderStatus.WAITING);
         assertThat(line(order).status()).isEqualTo(BookingStatus.HELD);
-        assertThat(line(order).expires()).as("first for two days").isEqualTo(order.placed().plus(Duration.ofHours(48)));
+        assertThat(line(order).expires())
+                .as("first for two days")
+                .isEqualTo(order.placed().plus(Duration.ofHours(48)));
         confirm(order.id());
         assertThat(line(order).expires()).isEqualTo(transfer.expires());
         String page = get("/bookings/" + order.token()).body();
@@ -91,7 +106,10 @@ class TransferTest extends OrdersTest {
                 .contains("DE02 1203 0000 0000 2020 51")
                 .contains(transfer.reference());
         assertThat(letters(order)).containsExactly("transfer");
-        assertThat(jdbc.sql("SELECT text_part FROM outbox WHERE order_id = ?").param(order.id()).query(String.class).single())
+        assertThat(jdbc.sql("SELECT text_part FROM outbox WHERE order_id = ?")
+                        .param(order.id())
+                        .query(String.class)
+                        .single())
                 .contains(transfer.reference(), "DE02120300000000202051");
         clock.moveAhead(Duration.ofDays(DAYS - 1));
         job.run();
@@ -103,7 +121,9 @@ class TransferTest extends OrdersTest {
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
         assertThat(now(order).paid()).isEqualTo(order.total());
         assertThat(letters(order)).containsExactly("transfer", "confirmation", "host");
-        assertThat(orders.journal(order)).filteredOn(e -> e.about().equals("payment")).extracting(JournalEntry::who)
+        assertThat(orders.journal(order))
+                .filteredOn(e -> e.about().equals("payment"))
+                .extracting(JournalEntry::who)
                 .containsExactly(HOST);
     }
 
@@ -127,19 +147,25 @@ class TransferTest extends OrdersTest {
         assertThat(line(order).status()).isEqualTo(BookingStatus.CANCELLED);
         assertThat(now(order).status()).isEqualTo(OrderStatus.LAPSED);
         assertThat(letters(order)).containsExactly("transfer", "called-off");
-        assertThat(get("/bookings/" + order.token()).body()).contains("Nothing is booked any more").doesNotContain("/pay\"");
+        assertThat(get("/bookings/" + order.token()).body())
+                .contains("Nothing is booked any more")
+                .doesNotContain("/pay\"");
         post("/bookings/" + order.token() + "/release", Map.of());
         assertThat(letters(order)).hasSize(2);
         assertThat(payments.transfersAwaited()).extracting(Payment::order).doesNotContain(order.id());
-        assertThat(payments.received(transfer(order), HOST)).as("it came all the same").isTrue();
+        assertThat(payments.received(transfer(order), HOST))
+                .as("it came all the same")
+                .isTrue();
         assertThat(line(order).status()).isEqualTo(BookingStatus.CANCELLED);
-        assertThat(steps.toHandBack()).anyMatch(h -> h.order() == order.id() && h.amount().equals(order.dueNow()));
+        assertThat(steps.toHandBack())
+                .anyMatch(h -> h.order() == order.id() && h.amount().equals(order.dueNow()));
     }
 
     @Test
     void aVoucherAloneCanBePaidByTransferToo() {
         String basket = path(post("/vouchers/voucher/keep", Map.of("amount", 2500, "recipient", "Lene")));
-        Map<String, Object> form = CheckoutPage.filled(get(basket + "/checkout").body(), "Imke Dahl", "imke@post.example");
+        Map<String, Object> form =
+                CheckoutPage.filled(get(basket + "/checkout").body(), "Imke Dahl", "imke@post.example");
         form.put("way", "transfer");
         assertThat(path(post(basket + "/checkout", form))).startsWith("/bookings/");
         Order order = orders.newest(1).get(0);
@@ -157,12 +183,17 @@ class TransferTest extends OrdersTest {
     void whoPaysByCardInsteadIsNotWaitedFor() {
         Order order = byTransfer("wheel-hire", "60", 32);
         String to = post("/bookings/" + order.token() + "/pay", Map.of("way", "practice-card"))
-                .headers().firstValue("Location").orElseThrow();
+                .headers()
+                .firstValue("Location")
+                .orElseThrow();
         get(pay(to, "WORKS"));
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
         assertThat(payments.transfersAwaited()).extracting(Payment::order).doesNotContain(order.id());
-        assertThat(payments.received(transfer(order), HOST)).as("it came all the same").isTrue();
-        assertThat(steps.toHandBack()).anyMatch(h -> h.order() == order.id() && h.amount().equals(order.dueNow()));
+        assertThat(payments.received(transfer(order), HOST))
+                .as("it came all the same")
+                .isTrue();
+        assertThat(steps.toHandBack())
+                .anyMatch(h -> h.order() == order.id() && h.amount().equals(order.dueNow()));
         assertThat(now(order).paid()).isEqualTo(order.total());
     }
 
@@ -171,8 +202,14 @@ class TransferTest extends OrdersTest {
         Order order = byTransfer("wheel-hire", "60", 33);
         payments.received(transfer(order), HOST);
         Money back = Money.ofMinor(700);
-        assertThat(endings.refund(order, line(order).booking(), back, line(order).paid(), "no clay left", HOST)).isEqualTo(Outcome.DONE);
-        String step = steps.toHandBack().stream().filter(h -> h.order() == order.id()).findFirst().orElseThrow().step();
+        assertThat(endings.refund(
+                        order, line(order).booking(), back, line(order).paid(), "no clay left", HOST))
+                .isEqualTo(Outcome.DONE);
+        String step = steps.toHandBack().stream()
+                .filter(h -> h.order() == order.id())
+                .findFirst()
+                .orElseThrow()
+                .step();
         assertThat(transfer(order).refunded()).isEqualTo(Money.ZERO);
         assertThat(steps.handedBack(step, HOST)).isTrue();
         assertThat(steps.handedBack(step, HOST)).isFalse();
@@ -182,11 +219,17 @@ class TransferTest extends OrdersTest {
 
     @Test
     void whatBeginsTooSoonOrWaitsForAYesCannotBePaidByTransfer() {
-        String soon = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 2).time().start());
+        String soon = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 2).time().start());
         assertThat(get(soon + "/checkout").body()).doesNotContain("by bank transfer");
-        String request = keep("firing", "biscuit", 1, opening("firing", "biscuit", 1, 40).time().start());
+        String request = keep(
+                "firing",
+                "biscuit",
+                1,
+                opening("firing", "biscuit", 1, 40).time().start());
         assertThat(get(request + "/checkout").body()).doesNotContain("by bank transfer");
-        String later = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 34).time().start());
+        String later = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 34).time().start());
         assertThat(get(later + "/checkout").body()).contains("by bank transfer").contains("within 5 days");
     }
 
@@ -194,15 +237,18 @@ class TransferTest extends OrdersTest {
     void whereNoWayToPayIsSwitchedOnNothingIsPlacedAndNothingTypedIsLost() {
         GatewayAccount card = gateways.account(GatewayAccount.Kind.CARD, GatewayAccount.Mode.PRACTICE);
         switchTransfers(false);
-        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 29).time().start());
-        Map<String, Object> form = CheckoutPage.filled(get(basket + "/checkout").body(), "Imke Dahl", "imke@post.example");
+        String basket = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 29).time().start());
+        Map<String, Object> form =
+                CheckoutPage.filled(get(basket + "/checkout").body(), "Imke Dahl", "imke@post.example");
         long before = jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single();
         gateways.keep(card.switched(false));
         try {
             assertThat(post(basket + "/checkout", form).body())
                     .contains("We cannot take payments just now")
                     .contains("value=\"Imke Dahl\"");
-            assertThat(jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single()).isEqualTo(before);
+            assertThat(jdbc.sql("SELECT count(*) FROM orders").query(Long.class).single())
+                    .isEqualTo(before);
         } finally {
             gateways.keep(card.switched(true));
         }

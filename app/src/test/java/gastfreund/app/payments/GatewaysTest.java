@@ -36,19 +36,30 @@ class GatewaysTest extends DemoHouseTest {
 
     private GatewayAccount live(String key) {
         return new GatewayAccount(
-                CARD, GatewayAccount.Mode.LIVE, true, Map.of("url", STANDINS.address(), "key", key, "secret", "live-secret"));
+                CARD,
+                GatewayAccount.Mode.LIVE,
+                true,
+                Map.of("url", STANDINS.address(), "key", key, "secret", "live-secret"));
     }
 
     private String bought(String card, int daysAhead) {
-        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, daysAhead).time().start());
+        String basket = keep(
+                "wheel-hire",
+                "60",
+                1,
+                opening("wheel-hire", "60", 1, daysAhead).time().start());
         get(pay(order(basket, "Jens Okoro", "jens@post.example"), card));
-        return jdbc.sql("SELECT gateway || ' ' || state FROM payments ORDER BY rowid DESC LIMIT 1").query(String.class).single();
+        return jdbc.sql("SELECT gateway || ' ' || state FROM payments ORDER BY rowid DESC LIMIT 1")
+                .query(String.class)
+                .single();
     }
 
     @Test
     void keysLieEncrypted() {
         gateways.keep(live("live-key"));
-        String kept = jdbc.sql("SELECT keys FROM gateways WHERE mode = 'live' AND kind = 'card'").query(String.class).single();
+        String kept = jdbc.sql("SELECT keys FROM gateways WHERE mode = 'live' AND kind = 'card'")
+                .query(String.class)
+                .single();
         assertThat(kept).doesNotContain("live-key").doesNotContain("secret").doesNotContain("http");
         assertThat(gateways.account(CARD, GatewayAccount.Mode.LIVE).key("key")).isEqualTo("live-key");
     }
@@ -56,15 +67,25 @@ class GatewaysTest extends DemoHouseTest {
     @Test
     void oneModeAtATimeAndOldPaymentsGoBackToTheAccountThatTookThem() {
         assertThat(bought("WORKS", 14)).isEqualTo("practice-card captured");
-        String before = jdbc.sql("SELECT id FROM payments ORDER BY rowid DESC LIMIT 1").query(String.class).single();
+        String before = jdbc.sql("SELECT id FROM payments ORDER BY rowid DESC LIMIT 1")
+                .query(String.class)
+                .single();
         gateways.keep(live("live-key"));
         assertThat(gateways.offered()).extracting(Gateway::name).containsExactly("card");
         assertThat(bought("TWICE", 15)).isEqualTo("card captured");
-        long order = jdbc.sql("SELECT order_id FROM payments WHERE id = ?").param(before).query(Long.class).single();
-        String booking = jdbc.sql("SELECT booking FROM order_lines WHERE order_id = ?").param(order).query(String.class).single();
+        long order = jdbc.sql("SELECT order_id FROM payments WHERE id = ?")
+                .param(before)
+                .query(Long.class)
+                .single();
+        String booking = jdbc.sql("SELECT booking FROM order_lines WHERE order_id = ?")
+                .param(order)
+                .query(String.class)
+                .single();
         transaction.executeWithoutResult(t -> steps.refund(order, booking, Money.ofMinor(100), ""));
-        await().untilAsserted(() -> assertThat(
-                        jdbc.sql("SELECT refunded FROM payments WHERE id = ?").param(before).query(Long.class).single())
+        await().untilAsserted(() -> assertThat(jdbc.sql("SELECT refunded FROM payments WHERE id = ?")
+                        .param(before)
+                        .query(Long.class)
+                        .single())
                 .isEqualTo(100));
     }
 
@@ -90,13 +111,32 @@ class GatewaysTest extends DemoHouseTest {
 
     @ParameterizedTest
     @CsvSource({
-        "url, http://gateway.example", "url, nowhere", "url, https://gateway.example?a=b", "iban, DE02120300000000202052",
-        "iban, DE0212030000000020205", "days, 0", "days, 31", "days, soon", "holder, ''"
+        "url, http://gateway.example",
+        "url, nowhere",
+        "url, https://gateway.example?a=b",
+        "iban, DE02120300000000202052",
+        "iban, DE0212030000000020205",
+        "days, 0",
+        "days, 31",
+        "days, soon",
+        "holder, ''"
     })
     void whatIsWrongIsSaidAtItsField(String key, String value) {
         Map<String, String> right = Map.of(
-                "url", "https://gateway.example", "key", "k", "secret", "s", "holder", "Quillmere Clay House",
-                "iban", "DE02 1203 0000 0000 2020 51", "bank", "", "days", "7");
+                "url",
+                "https://gateway.example",
+                "key",
+                "k",
+                "secret",
+                "s",
+                "holder",
+                "Quillmere Clay House",
+                "iban",
+                "DE02 1203 0000 0000 2020 51",
+                "bank",
+                "",
+                "days",
+                "7");
         Map<String, String> written = new HashMap<>(right);
         written.put(key, value);
         GatewayAccount.Kind kind = CARD.keys().contains(key) ? CARD : GatewayAccount.Kind.TRANSFER;

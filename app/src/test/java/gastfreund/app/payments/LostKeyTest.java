@@ -60,11 +60,14 @@ class LostKeyTest extends DemoHouseTest {
         assertThat(lost.enabled()).isFalse();
         assertThat(get("/").statusCode()).isEqualTo(200);
         assertThat(get("/").headers().firstValue("Content-Security-Policy").orElseThrow())
-                .as("nothing is decrypted for the policy").contains("https://cards.example");
-        String basket = keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 5).time().start());
+                .as("nothing is decrypted for the policy")
+                .contains("https://cards.example");
+        String basket = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 5).time().start());
         assertThat(order(basket, "Lene Dorsch", "lene@post.example")).startsWith(STANDINS.address());
         Map<String, String> again = Map.of("url", STANDINS.address(), "key", "live-key", "secret", "live-secret");
-        assertThat(AccountForm.of(lost, true, Map.of("url", STANDINS.address())).errors()).containsKeys("key", "secret");
+        assertThat(AccountForm.of(lost, true, Map.of("url", STANDINS.address())).errors())
+                .containsKeys("key", "secret");
         gateways.keep(AccountForm.of(lost, true, again).account());
         assertThat(gateways.account(card, GatewayAccount.Mode.LIVE).readable()).isTrue();
     }

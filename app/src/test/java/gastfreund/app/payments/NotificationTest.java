@@ -38,7 +38,8 @@ class NotificationTest extends DemoHouseTest {
 
     @Test
     void theRightSignatureIsTaken() throws Exception {
-        assertThat(tell(now(), sign("practice-secret", now() + "." + BODY), BODY)).isIn(204, 404);
+        assertThat(tell(now(), sign("practice-secret", now() + "." + BODY), BODY))
+                .isIn(204, 404);
     }
 
     @Test

@@ -30,7 +30,8 @@ class SecretsTest {
     @Test
     void theFolderIsItsOwnersAloneAndWhatWasOpenIsClosed(@TempDir Path folder) throws IOException {
         Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwxr-xr-x"));
-        Path picture = Files.writeString(Files.createDirectories(folder.resolve("pictures")).resolve("pot.svg"), "<svg/>");
+        Path picture = Files.writeString(
+                Files.createDirectories(folder.resolve("pictures")).resolve("pot.svg"), "<svg/>");
         new DataFolder(folder);
         assertThat(permissions(folder)).isEqualTo("rwx------");
         assertThat(permissions(folder.resolve("pictures"))).isEqualTo("rwx------");

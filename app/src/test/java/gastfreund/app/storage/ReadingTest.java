@@ -32,12 +32,16 @@ class ReadingTest extends DemoHouseTest {
     void whatIsWrittenMeanwhileIsNotSeen() {
         reading.of(() -> {
             int before = baskets();
-            CompletableFuture.runAsync(() -> writing().executeWithoutResult(status -> insert("meanwhile"))).join();
+            CompletableFuture.runAsync(() -> writing().executeWithoutResult(status -> insert("meanwhile")))
+                    .join();
             assertThat(baskets()).isEqualTo(before);
             assertThat(reading.of(this::baskets)).isEqualTo(before);
             return before;
         });
-        assertThat(jdbc.sql("SELECT count(*) FROM baskets WHERE token = 'meanwhile'").query(Integer.class).single()).isOne();
+        assertThat(jdbc.sql("SELECT count(*) FROM baskets WHERE token = 'meanwhile'")
+                        .query(Integer.class)
+                        .single())
+                .isOne();
     }
 
     @Test
@@ -61,7 +65,8 @@ class ReadingTest extends DemoHouseTest {
         String title = title();
         assertThatThrownBy(() -> edits.change("offers", "firing", o -> o.put("title", "Firing at night"), () -> {
                     assertThat(title()).isEqualTo("Firing at night");
-                    assertThat(CompletableFuture.supplyAsync(this::title).join()).isEqualTo(title);
+                    assertThat(CompletableFuture.supplyAsync(this::title).join())
+                            .isEqualTo(title);
                     throw new IllegalStateException("thought better of it");
                 }))
                 .hasMessage("thought better of it");
@@ -89,6 +94,8 @@ class ReadingTest extends DemoHouseTest {
     }
 
     private int insert(String token) {
-        return jdbc.sql("INSERT INTO baskets (token, created_at) VALUES (?, 1800000000)").param(token).update();
+        return jdbc.sql("INSERT INTO baskets (token, created_at) VALUES (?, 1800000000)")
+                .param(token)
+                .update();
     }
 }

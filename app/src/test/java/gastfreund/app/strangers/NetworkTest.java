@@ -56,7 +56,8 @@ class NetworkTest {
     /** The head of an answer to a request that is written by hand. */
     private String asked(String host, String... headers) throws IOException {
         try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), port)) {
-            String request = "GET /desk HTTP/1.1\r\nHost: " + host + "\r\n" + String.join("", headers) + "Connection: close\r\n\r\n";
+            String request = "GET /desk HTTP/1.1\r\nHost: " + host + "\r\n" + String.join("", headers)
+                    + "Connection: close\r\n\r\n";
             socket.getOutputStream().write(request.getBytes(StandardCharsets.ISO_8859_1));
             return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         }
@@ -66,14 +67,18 @@ class NetworkTest {
     void otherHostsThanItsOwnAreRefusedAndRedirectsSayNoHost() throws IOException {
         assertThat(asked("clay.example:8443")).startsWith("HTTP/1.1 302").contains("\r\nLocation: /desk/sign-in\r\n");
         assertThat(asked("CLAY.example:8443")).startsWith("HTTP/1.1 302");
-        for (String other : new String[] {"evil.example", "clay.example", "localhost:" + port, "clay.example:99999", "127.0.0.1"}) {
+        for (String other :
+                new String[] {"evil.example", "clay.example", "localhost:" + port, "clay.example:99999", "127.0.0.1"}) {
             assertThat(asked(other)).as(other).startsWith("HTTP/1.1 400").doesNotContain("evil.example");
         }
     }
 
     @Test
     void nobodysWordIsTakenForWhereARequestComesFrom() throws IOException {
-        assertThat(asked("evil.example", "X-Forwarded-Host: clay.example\r\n", "X-Forwarded-Port: 8443\r\n",
+        assertThat(asked(
+                        "evil.example",
+                        "X-Forwarded-Host: clay.example\r\n",
+                        "X-Forwarded-Port: 8443\r\n",
                         "X-Forwarded-Proto: https\r\n"))
                 .startsWith("HTTP/1.1 400");
     }
@@ -81,7 +86,8 @@ class NetworkTest {
     @Test
     void itListensOnThisMachineOnly() throws IOException {
         for (NetworkInterface one : NetworkInterface.networkInterfaces().toList()) {
-            for (InetAddress address : one.inetAddresses().filter(a -> !a.isLoopbackAddress()).toList()) {
+            for (InetAddress address :
+                    one.inetAddresses().filter(a -> !a.isLoopbackAddress()).toList()) {
                 boolean reached = true;
                 try (Socket socket = new Socket()) {
                     socket.connect(new InetSocketAddress(address, port), 1000);
@@ -104,16 +110,23 @@ class NetworkTest {
     /** Without a sender nothing goes out, least of all from an invented one. */
     @Test
     void noMailGoesOutBeforeASenderIsSet() {
-        transaction.executeWithoutResult(s -> outbox.put(new Letter(null, "host", "ana@mill.example", "s", "t", "<p>t</p>", null)));
+        transaction.executeWithoutResult(
+                s -> outbox.put(new Letter(null, "host", "ana@mill.example", "s", "t", "<p>t</p>", null)));
         outbox.send();
         assertThat(outbox.canSend()).isFalse();
         assertThat(outbox.waiting()).isEqualTo(1);
-        assertThat(jdbc.sql("SELECT count(*) FROM work").query(Integer.class).single()).isZero();
+        assertThat(jdbc.sql("SELECT count(*) FROM work").query(Integer.class).single())
+                .isZero();
     }
 
     @ParameterizedTest
-    @CsvSource({"203.0.113.9, 203.0.113.9", "2001:db8:1:2:3:4:5:6, 20010db800010002/64", "2001:db8:1:2::9, 20010db800010002/64",
-        "fe80::1%eth0, fe80000000000000/64", "::ffff:203.0.113.9, 203.0.113.9"})
+    @CsvSource({
+        "203.0.113.9, 203.0.113.9",
+        "2001:db8:1:2:3:4:5:6, 20010db800010002/64",
+        "2001:db8:1:2::9, 20010db800010002/64",
+        "fe80::1%eth0, fe80000000000000/64",
+        "::ffff:203.0.113.9, 203.0.113.9"
+    })
     void aVisitorIsANetwork(String address, String network) {
         assertThat(Visitor.ofAddress(address).network()).isEqualTo(network);
     }

@@ -55,36 +55,68 @@ class SizesTest extends DemoHouseTest {
 
     @Test
     void aBodyThatSaysItIsLargeIsNotRead() throws IOException {
-        assertThat(sent(head(NOTIFICATIONS, "Content-Length: 262144000\r\n"), new byte[0], 0)).contains(" 413");
+        assertThat(sent(head(NOTIFICATIONS, "Content-Length: 262144000\r\n"), new byte[0], 0))
+                .contains(" 413");
     }
 
     @Test
     void aBodyThatDoesNotSayItIsCounted() throws IOException {
         byte[] chunk = ("1000\r\n" + "a".repeat(0x1000) + "\r\n").getBytes(StandardCharsets.US_ASCII);
-        assertThat(sent(head(NOTIFICATIONS, "Transfer-Encoding: chunked\r\n"), chunk, 60)).contains(" 413");
-        assertThat(sent(head("/offers/clay-table/keep", "Transfer-Encoding: chunked\r\n"), chunk, 60)).matches(".* (400|413).*");
+        assertThat(sent(head(NOTIFICATIONS, "Transfer-Encoding: chunked\r\n"), chunk, 60))
+                .contains(" 413");
+        assertThat(sent(head("/offers/clay-table/keep", "Transfer-Encoding: chunked\r\n"), chunk, 60))
+                .matches(".* (400|413).*");
     }
 
     @Test
     void formsHaveSoManyFieldsOfSoManyCharacters() {
-        assertThat(post("/offers/clay-table/keep", Map.of("start", "1".repeat(20_000))).statusCode()).isEqualTo(413);
-        assertThat(post("/offers/clay-table/keep", Map.of("x".repeat(300), "1")).statusCode()).isEqualTo(413);
+        assertThat(post("/offers/clay-table/keep", Map.of("start", "1".repeat(20_000)))
+                        .statusCode())
+                .isEqualTo(413);
+        assertThat(post("/offers/clay-table/keep", Map.of("x".repeat(300), "1")).statusCode())
+                .isEqualTo(413);
         Map<String, Object> many = new LinkedHashMap<>();
         for (int i = 0; i < 500; i++) {
             many.put("f" + i, i);
         }
         assertThat(post("/offers/clay-table/keep", many).statusCode()).isIn(400, 413);
-        assertThat(post("/offers/clay-table/keep", Map.of("start", "9".repeat(60_000))).body()).contains("too much at once");
+        assertThat(post("/offers/clay-table/keep", Map.of("start", "9".repeat(60_000)))
+                        .body())
+                .contains("too much at once");
     }
 
     /** Each field of each form that a guest meets, filled with what is awkward, one after the other. */
     @Test
     void noFieldMindsSixtyThousandAwkwardCharacters() {
-        String basket = keep("private-lesson", "60", 2, opening("private-lesson", "60", 2, 5).time().start());
+        String basket = keep(
+                "private-lesson",
+                "60",
+                2,
+                opening("private-lesson", "60", 2, 5).time().start());
         Map<String, List<String>> forms = new LinkedHashMap<>();
-        forms.put(basket + "/checkout", List.of("name", "email", "phone", "company", "address", "notes", "seal", "proof", "way", "shown", "website", "agree"));
+        forms.put(
+                basket + "/checkout",
+                List.of(
+                        "name", "email", "phone", "company", "address", "notes", "seal", "proof", "way", "shown",
+                        "website", "agree"));
         forms.put(basket + "/code", List.of("code"));
-        forms.put("/offers/wheel-hire/keep", List.of("start", "price", "replaces", "seal", "proof", "party", "length", "units", "add", "staff", "place", "day", "from", "basket"));
+        forms.put(
+                "/offers/wheel-hire/keep",
+                List.of(
+                        "start",
+                        "price",
+                        "replaces",
+                        "seal",
+                        "proof",
+                        "party",
+                        "length",
+                        "units",
+                        "add",
+                        "staff",
+                        "place",
+                        "day",
+                        "from",
+                        "basket"));
         forms.put("/vouchers/voucher/keep", List.of("amount", "written", "recipient", "greeting", "basket"));
         forms.put("/bookings/none/details", List.of("name", "email", "phone"));
         forms.put("/desk/sign-in", List.of("email", "password"));

@@ -27,7 +27,8 @@ public final class Schedule {
     private Schedule(@Nullable List<WeeklyWindow> weekly, List<HoursException> exceptions) {
         this.weekly = weekly == null ? null : List.copyOf(weekly);
         this.exceptions = List.copyOf(exceptions);
-        this.byWeekday = Arrays.stream(DayOfWeek.values()).map(this::weeklyWindows).toList();
+        this.byWeekday =
+                Arrays.stream(DayOfWeek.values()).map(this::weeklyWindows).toList();
     }
 
     /** Open at every moment. */
@@ -48,7 +49,10 @@ public final class Schedule {
     private List<Window> weeklyWindows(DayOfWeek day) {
         return weekly == null
                 ? List.of(ALL_DAY)
-                : weekly.stream().filter(w -> w.days().contains(day)).map(WeeklyWindow::window).toList();
+                : weekly.stream()
+                        .filter(w -> w.days().contains(day))
+                        .map(WeeklyWindow::window)
+                        .toList();
     }
 
     /** The weekly windows as they were given; empty where it is open all day but for the exceptions. */
@@ -78,7 +82,8 @@ public final class Schedule {
 
     /** Whether a closure decides about the date. */
     public boolean closedOn(LocalDate date) {
-        return !exceptions.isEmpty() && exceptionOn(date).filter(HoursException::isClosure).isPresent();
+        return !exceptions.isEmpty()
+                && exceptionOn(date).filter(HoursException::isClosure).isPresent();
     }
 
     /** The windows that begin on a date, for every offer and audience. */
@@ -123,9 +128,7 @@ public final class Schedule {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Schedule s
-                && Objects.equals(weekly, s.weekly)
-                && exceptions.equals(s.exceptions);
+        return other instanceof Schedule s && Objects.equals(weekly, s.weekly) && exceptions.equals(s.exceptions);
     }
 
     @Override

@@ -69,8 +69,7 @@ public final class House {
                 throw new IllegalArgumentException("offer " + offer.id() + " names what the house does not have");
             }
             if (offer.timetable() != null && offer.timetable().clashes(zone)) {
-                throw new IllegalArgumentException(
-                        "offer " + offer.id() + " has two sessions at one start and place");
+                throw new IllegalArgumentException("offer " + offer.id() + " has two sessions at one start and place");
             }
         }
         return house;
@@ -83,10 +82,18 @@ public final class House {
      */
     public House with(Offer other) {
         known(offers.get(other.id()), other.id());
-        List<Offer> all = offers.values().stream().map(o -> o.id().equals(other.id()) ? other : o).toList();
+        List<Offer> all = offers.values().stream()
+                .map(o -> o.id().equals(other.id()) ? other : o)
+                .toList();
         return of(
-                name, zone, currency, hours, List.copyOf(places.values()), List.copyOf(staff.values()),
-                List.copyOf(resources.values()), all);
+                name,
+                zone,
+                currency,
+                hours,
+                List.copyOf(places.values()),
+                List.copyOf(staff.values()),
+                List.copyOf(resources.values()),
+                all);
     }
 
     private boolean hasAllOf(Offer offer) {

@@ -52,7 +52,8 @@ public record Line(
             adjusted = unit.times(units);
         } else {
             for (int i = 0; i < units; i++) {
-                adjusted = adjusted.plus(ruled(unit, start + i * length.minutes().count()));
+                adjusted =
+                        adjusted.plus(ruled(unit, start + i * length.minutes().count()));
             }
         }
         if (offer.basis() == Offer.Basis.PERSON) {
@@ -86,7 +87,9 @@ public record Line(
             return true;
         }
         Duration ahead = Duration.between(now, Interval.instantOf(start));
-        return (hours.atLeast().isEmpty() || ahead.compareTo(Duration.ofHours(hours.atLeast().getAsInt())) >= 0)
-                && (hours.lessThan().isEmpty() || ahead.compareTo(Duration.ofHours(hours.lessThan().getAsInt())) < 0);
+        return (hours.atLeast().isEmpty()
+                        || ahead.compareTo(Duration.ofHours(hours.atLeast().getAsInt())) >= 0)
+                && (hours.lessThan().isEmpty()
+                        || ahead.compareTo(Duration.ofHours(hours.lessThan().getAsInt())) < 0);
     }
 }

@@ -94,8 +94,28 @@ public record Offer(
      */
     public Offer with(List<Length> otherLengths, List<AddOn> otherAddOns, Party otherParty) {
         return new Offer(
-                id, title, otherLengths, basis, starts, timetable, prep, reset, sharing, otherParty, serving, uses, places, hours,
-                bounds, confirm, contested, otherAddOns, priceRules, payment, terms, taxRate);
+                id,
+                title,
+                otherLengths,
+                basis,
+                starts,
+                timetable,
+                prep,
+                reset,
+                sharing,
+                otherParty,
+                serving,
+                uses,
+                places,
+                hours,
+                bounds,
+                confirm,
+                contested,
+                otherAddOns,
+                priceRules,
+                payment,
+                terms,
+                taxRate);
     }
 
     /** Whether its sessions are at times fixed beforehand. */
@@ -117,8 +137,7 @@ public record Offer(
 
     /** Whether it can happen at a place; in a timetable, an entry's too. */
     public boolean isAt(PlaceId place) {
-        return places.contains(place)
-                || entries().stream().anyMatch(e -> place.equals(e.place()));
+        return places.contains(place) || entries().stream().anyMatch(e -> place.equals(e.place()));
     }
 
     public Optional<Length> length(LengthId wanted) {

@@ -25,7 +25,8 @@ public record Timetable(List<Entry> entries) {
      * @param place null where the offer has none
      * @param seats persons in one session; empty: as many as the offer has
      */
-    public record Entry(Recurrence times, Length length, List<StaffId> staff, @Nullable PlaceId place, OptionalInt seats) {
+    public record Entry(
+            Recurrence times, Length length, List<StaffId> staff, @Nullable PlaceId place, OptionalInt seats) {
 
         public Entry {
             staff = List.copyOf(staff);

@@ -31,18 +31,28 @@ public final class Booked {
     private final long longestBusy;
 
     private Booked(List<Booking> bookings, List<Busy> busy) {
-        this.bookings = bookings.stream().sorted(Comparator.comparingLong(Booking::start)).toArray(Booking[]::new);
-        this.offerOf = Arrays.stream(this.bookings).mapToInt(b -> offers.numberOf(b.offer())).toArray();
+        this.bookings = bookings.stream()
+                .sorted(Comparator.comparingLong(Booking::start))
+                .toArray(Booking[]::new);
+        this.offerOf = Arrays.stream(this.bookings)
+                .mapToInt(b -> offers.numberOf(b.offer()))
+                .toArray();
         this.staffOf = Arrays.stream(this.bookings)
                 .map(b -> b.staff().stream().mapToInt(staff::numberOf).toArray())
                 .toArray(int[][]::new);
-        this.bookingStarts = Arrays.stream(this.bookings).mapToLong(Booking::start).toArray();
-        this.longestBooking = bookings.stream().mapToLong(b -> b.minutes().count()).max().orElse(0);
+        this.bookingStarts =
+                Arrays.stream(this.bookings).mapToLong(Booking::start).toArray();
+        this.longestBooking =
+                bookings.stream().mapToLong(b -> b.minutes().count()).max().orElse(0);
         this.busy = busy.stream()
                 .sorted(Comparator.comparingLong(b -> b.interval().start()))
                 .toArray(Busy[]::new);
-        this.busyStarts = Arrays.stream(this.busy).mapToLong(b -> b.interval().start()).toArray();
-        this.longestBusy = busy.stream().mapToLong(b -> b.interval().length().count()).max().orElse(0);
+        this.busyStarts =
+                Arrays.stream(this.busy).mapToLong(b -> b.interval().start()).toArray();
+        this.longestBusy = busy.stream()
+                .mapToLong(b -> b.interval().length().count())
+                .max()
+                .orElse(0);
     }
 
     /** Bookings and busy time in any order; bookings that ended may be among them and take nothing. */

@@ -23,7 +23,8 @@ final class Candidates {
         if (situation.offer.hasTimetable()) {
             Query query = situation.demand.query();
             return situation.options.stream()
-                    .map(option -> occurrences(situation, Objects.requireNonNull(option.way().entry()), query))
+                    .map(option -> occurrences(
+                            situation, Objects.requireNonNull(option.way().entry()), query))
                     .toList();
         }
         Starts starts = situation.offer.starts();

@@ -30,7 +30,12 @@ record Demand(Query query, Offer offer, Minutes longest, List<Way> ways) {
      * @param entry of the timetable; null in mode {@code open}
      */
     record Way(
-            List<StaffId> staff, @Nullable PlaceId place, Length length, Minutes minutes, int seats, Timetable.@Nullable Entry entry) {
+            List<StaffId> staff,
+            @Nullable PlaceId place,
+            Length length,
+            Minutes minutes,
+            int seats,
+            Timetable.@Nullable Entry entry) {
 
         private boolean fits(Query query) {
             return (query.staff() == null || staff.contains(query.staff()))
@@ -54,7 +59,8 @@ record Demand(Query query, Offer offer, Minutes longest, List<Way> ways) {
         }
         List<Way> ways = (offer.hasTimetable() || length == null ? entries(offer) : options(offer, query, length))
                 .stream().filter(way -> way.fits(query)).toList();
-        Minutes longest = ways.stream().map(Way::minutes).max(Minutes::compareTo).orElse(Minutes.ZERO);
+        Minutes longest =
+                ways.stream().map(Way::minutes).max(Minutes::compareTo).orElse(Minutes.ZERO);
         return new Fits(new Demand(query, offer, longest, ways));
     }
 
@@ -74,7 +80,8 @@ record Demand(Query query, Offer offer, Minutes longest, List<Way> ways) {
         PlaceId place = offer.placeOr(query.place());
         Minutes minutes = offer.guestTime(length, query.units(), query.addOns());
         return offer.serving().options().stream()
-                .map(staff -> new Way(staff, place, length, minutes, offer.sharing().seats(), null))
+                .map(staff ->
+                        new Way(staff, place, length, minutes, offer.sharing().seats(), null))
                 .toList();
     }
 
@@ -98,7 +105,9 @@ record Demand(Query query, Offer offer, Minutes longest, List<Way> ways) {
         }
         for (Map.Entry<AddOnId, Integer> wanted : query.addOns().entrySet()) {
             Optional<AddOn> addOn = offer.addOn(wanted.getKey());
-            if (addOn.isEmpty() || wanted.getValue() < 0 || wanted.getValue() > addOn.get().max()) {
+            if (addOn.isEmpty()
+                    || wanted.getValue() < 0
+                    || wanted.getValue() > addOn.get().max()) {
                 return Refusal.ADD_ON;
             }
         }

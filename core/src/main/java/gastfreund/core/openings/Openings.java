@@ -61,11 +61,18 @@ public final class Openings {
             return Interval.between(0, 0);
         }
         Demand demand = fits.demand();
-        Minutes mostPrep = house.offers().stream().map(Offer::prep).max(Minutes::compareTo).orElseThrow();
-        Minutes mostReset = house.offers().stream().map(Offer::reset).max(Minutes::compareTo).orElseThrow();
+        Minutes mostPrep =
+                house.offers().stream().map(Offer::prep).max(Minutes::compareTo).orElseThrow();
+        Minutes mostReset = house.offers().stream()
+                .map(Offer::reset)
+                .max(Minutes::compareTo)
+                .orElseThrow();
         return Interval.between(
-                        house.zone().startOf(query.from()), house.zone().startOf(query.to().plusDays(1)))
-                .widened(demand.offer().prep(), demand.longest().plus(demand.offer().reset()))
+                        house.zone().startOf(query.from()),
+                        house.zone().startOf(query.to().plusDays(1)))
+                .widened(
+                        demand.offer().prep(),
+                        demand.longest().plus(demand.offer().reset()))
                 .widened(mostReset.plus(Minutes.of(Taken.longestSession(house))), mostPrep);
     }
 
@@ -165,10 +172,9 @@ public final class Openings {
         List<Answer.Judged> judged = new ArrayList<>();
         for (int i = 0; i < attempts.length; i++) {
             if (attempts[i] != null && attempts[i].end() == end && (explain || reasons[i].none())) {
-                Verdict verdict = reasons[i].none()
-                        ? open(attempts[i])
-                        : new Verdict.Against(reasons[i].list());
-                judged.add(new Answer.Judged(attempts[i].option().staff(), attempts[i].option().way().place(), verdict));
+                Verdict verdict = reasons[i].none() ? open(attempts[i]) : new Verdict.Against(reasons[i].list());
+                judged.add(new Answer.Judged(
+                        attempts[i].option().staff(), attempts[i].option().way().place(), verdict));
             }
         }
         return judged;
@@ -182,8 +188,7 @@ public final class Openings {
     private boolean contested(Attempt attempt) {
         return situation.offer.contested()
                 && !situation.offer.hasTimetable()
-                && Arrays.stream(attempt.option().serving())
-                        .anyMatch(s -> s.timeline().taken(
-                                situation.takenFrom(attempt), situation.takenTo(attempt), attempt.joined()));
+                && Arrays.stream(attempt.option().serving()).anyMatch(s -> s.timeline()
+                        .taken(situation.takenFrom(attempt), situation.takenTo(attempt), attempt.joined()));
     }
 }

@@ -60,8 +60,7 @@ public record Query(
     }
 
     public Query withLength(LengthId wanted, int wantedUnits) {
-        return new Query(
-                now, offer, from, to, wanted, wantedUnits, party, addOns, staff, place, audience, without);
+        return new Query(now, offer, from, to, wanted, wantedUnits, party, addOns, staff, place, audience, without);
     }
 
     public Query withParty(int persons) {

@@ -26,7 +26,9 @@ record Relevance(Set<OfferId> offers, Set<StaffId> staff) {
                 demand.offer().uses().stream().map(Use::resource).collect(Collectors.toSet());
         for (Offer offer : house.offers()) {
             boolean sharesAResource = offer.uses().stream().anyMatch(use -> resources.contains(use.resource()));
-            if (offer.hasTimetable() || sharesAResource || offer.id().equals(demand.offer().id())) {
+            if (offer.hasTimetable()
+                    || sharesAResource
+                    || offer.id().equals(demand.offer().id())) {
                 offers.add(offer.id());
             }
         }

@@ -96,7 +96,8 @@ final class Rules {
         for (int day = 0; day < byDay.length; day++) {
             LocalDate date = situation.days.date(day);
             if (situation.house.hours().closedOn(date)) {
-                byDay[day] = new Reason.Closed(situation.house.hours().exceptionOn(date).orElseThrow());
+                byDay[day] = new Reason.Closed(
+                        situation.house.hours().exceptionOn(date).orElseThrow());
                 any = true;
             }
         }
@@ -114,7 +115,8 @@ final class Rules {
             Option option = attempt.option();
             for (int i = 0; i < option.layers().size() && !reasons.enough(); i++) {
                 if (!option.open().get(i).encloses(attempt.start(), attempt.end())) {
-                    reasons.add(new Reason.OutsideHours(option.layers().get(i), option.open().get(i)));
+                    reasons.add(new Reason.OutsideHours(
+                            option.layers().get(i), option.open().get(i)));
                 }
             }
         });

@@ -1,6 +1,5 @@
 package gastfreund.core.openings;
 
-import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
@@ -122,12 +121,11 @@ final class Sessions {
                     false));
             return;
         }
-        Gathering occurrence = offer.hasTimetable()
-                ? shared.get(Session.Key.ofTimetable(offer.id(), booking.start(), place))
-                : null;
+        Gathering occurrence =
+                offer.hasTimetable() ? shared.get(Session.Key.ofTimetable(offer.id(), booking.start(), place)) : null;
         if (occurrence == null) {
-            Session.Key key = new Session.Key(
-                    offer.id(), booking.start(), booking.minutes(), setOf(booking.staff()), place);
+            Session.Key key =
+                    new Session.Key(offer.id(), booking.start(), booking.minutes(), setOf(booking.staff()), place);
             occurrence = shared.computeIfAbsent(key, k -> gathering(offer, booking, place));
         }
         occurrence.bookings.add(booking);

@@ -60,7 +60,8 @@ final class Situation {
     }
 
     private Need needOf(Needs needs) {
-        int units = needs.resource() == null ? 1 : house.resource(needs.resource()).units();
+        int units =
+                needs.resource() == null ? 1 : house.resource(needs.resource()).units();
         return new Need(needs, units, taken.levelsOf(needs.resource()));
     }
 
@@ -90,15 +91,19 @@ final class Situation {
     /** The layers of an option in the order of the definition; those that never close are left out. */
     private List<Layer> layersOf(Demand.Way way) {
         List<Layer> layers = new ArrayList<>();
-        layers.add(offer.hours() != null
-                ? new Layer(Layer.Kind.OFFER, null, offer.hours())
-                : new Layer(Layer.Kind.HOUSE, null, house.hours()));
+        layers.add(
+                offer.hours() != null
+                        ? new Layer(Layer.Kind.OFFER, null, offer.hours())
+                        : new Layer(Layer.Kind.HOUSE, null, house.hours()));
         if (way.place() != null) {
             layers.add(new Layer(
-                    Layer.Kind.PLACE, way.place().value(), house.place(way.place()).hours()));
+                    Layer.Kind.PLACE,
+                    way.place().value(),
+                    house.place(way.place()).hours()));
         }
         for (StaffId person : way.staff()) {
-            layers.add(new Layer(Layer.Kind.STAFF, person.value(), house.staff(person).hours()));
+            layers.add(new Layer(
+                    Layer.Kind.STAFF, person.value(), house.staff(person).hours()));
         }
         for (Need need : needs) {
             if (need.needs().resource() != null) {
@@ -154,7 +159,9 @@ final class Situation {
         if (offer.sharing().shared()) {
             for (Need need : needs) {
                 if (need.needs().perPerson() > 0) {
-                    int free = need.units() - need.levels().most(from, to) - need.needs().of(0, joining);
+                    int free = need.units()
+                            - need.levels().most(from, to)
+                            - need.needs().of(0, joining);
                     left = Math.min(left, Math.floorDiv(free, need.needs().perPerson()));
                 }
             }
@@ -174,7 +181,8 @@ final class Situation {
     /** What the attempt would cost; without price rules that does not depend on its start. */
     Money price(Attempt attempt) {
         return offer.priceRules().isEmpty()
-                ? prices.computeIfAbsent(attempt.option().way(), way -> line(attempt).price().amount())
+                ? prices.computeIfAbsent(
+                        attempt.option().way(), way -> line(attempt).price().amount())
                 : line(attempt).price().amount();
     }
 

@@ -44,8 +44,10 @@ final class Taken {
      */
     static Taken inReach(House house, Booked booked, Demand demand, Interval reach, Days days) {
         Taken taken = new Taken(days);
-        long mostPrep = house.offers().stream().mapToLong(o -> o.prep().count()).max().orElse(0);
-        long mostReset = house.offers().stream().mapToLong(o -> o.reset().count()).max().orElse(0);
+        long mostPrep =
+                house.offers().stream().mapToLong(o -> o.prep().count()).max().orElse(0);
+        long mostReset =
+                house.offers().stream().mapToLong(o -> o.reset().count()).max().orElse(0);
         Relevance relevance = Relevance.of(house, demand);
         Query query = demand.query();
         List<Booking> live = new ArrayList<>();
@@ -58,7 +60,8 @@ final class Taken {
         }
         // Where a booking is longer than the session that it is part of, the session decides; so it must be known.
         long earliest = Math.min(
-                reach.start() - mostReset - longestSession(house), live.isEmpty() ? Long.MAX_VALUE : live.get(0).start());
+                reach.start() - mostReset - longestSession(house),
+                live.isEmpty() ? Long.MAX_VALUE : live.get(0).start());
         Interval starts = Interval.between(earliest, reach.end() + mostPrep);
         Sessions sessions = Sessions.of(house, live, starts);
         sessions.apart().forEach(session -> taken.add(session, demand, house));
@@ -71,7 +74,9 @@ final class Taken {
         for (Busy busy : booked.busyTouching(reach)) {
             Commitment commitment = new Commitment.OfBusy(busy);
             taken.ofStaff.computeIfAbsent(busy.staff(), s -> new ArrayList<>()).add(commitment);
-            taken.fixedOfStaff.computeIfAbsent(busy.staff(), s -> new ArrayList<>()).add(commitment);
+            taken.fixedOfStaff
+                    .computeIfAbsent(busy.staff(), s -> new ArrayList<>())
+                    .add(commitment);
         }
         return taken;
     }
@@ -125,7 +130,8 @@ final class Taken {
     }
 
     /** The session that a candidate equals, null where there is none. */
-    @Nullable Session joined(Session.Key key) {
+    @Nullable
+    Session joined(Session.Key key) {
         return joinable.isEmpty() ? null : joinable.get(key);
     }
 

@@ -64,7 +64,7 @@ public enum PaymentState {
             case CAPTURED -> Set.of(PARTLY_REFUNDED, REFUNDED);
             case PARTLY_REFUNDED -> Set.of(REFUNDED);
             case REFUNDED, FAILED, VOIDED -> Set.of();
-            // Money may still arrive for a payment that was given up: it must never be lost from sight.
+                // Money may still arrive for a payment that was given up: it must never be lost from sight.
             case EXPIRED -> Set.of(AUTHORISED, CAPTURED);
         };
     }

@@ -89,14 +89,19 @@ public record Quote(
      * @param code as the guest wrote it; blank is none
      * @param codes the house's codes by {@link PromoCode#normal}
      */
-    public static Quote of(
-            List<Asked> basket, Instant now, HouseZone zone, String code, Map<String, PromoCode> codes) {
+    public static Quote of(List<Asked> basket, Instant now, HouseZone zone, String code, Map<String, PromoCode> codes) {
         List<Line.Price> prices = basket.stream().map(a -> a.line().price()).toList();
         List<Money> amounts = basket.stream().map(Asked::amount).toList();
         Discounts discounts = Discounts.of(basket, amounts, now, PromoCode.normal(code), codes);
         List<QuotedLine> lines = new ArrayList<>();
         for (int i = 0; i < basket.size(); i++) {
-            lines.add(quoted(basket.get(i), prices.get(i), amounts.get(i), discounts.ofLines().get(i), now, zone));
+            lines.add(quoted(
+                    basket.get(i),
+                    prices.get(i),
+                    amounts.get(i),
+                    discounts.ofLines().get(i),
+                    now,
+                    zone));
         }
         List<Money> totals = lines.stream().map(QuotedLine::total).toList();
         return new Quote(
@@ -115,7 +120,8 @@ public record Quote(
             Asked asked, Line.Price price, Money amount, Money discount, Instant now, HouseZone zone) {
         Payment payment = asked.line().offer().payment();
         Money total = amount.minus(discount);
-        Money deposit = payment.deposit() == null ? Money.ZERO : payment.deposit().of(total);
+        Money deposit =
+                payment.deposit() == null ? Money.ZERO : payment.deposit().of(total);
         Money dueNow =
                 switch (payment.when()) {
                     case FULL -> total;

@@ -26,8 +26,10 @@ public record Settlement(List<Part> parts) {
 
     /** @param rests what is left of each voucher */
     public static Settlement of(List<Quote.QuotedLine> lines, List<Money> rests) {
-        List<Money> now = new ArrayList<>(lines.stream().map(Quote.QuotedLine::dueNow).toList());
-        List<Money> later = new ArrayList<>(lines.stream().map(Quote.QuotedLine::balance).toList());
+        List<Money> now =
+                new ArrayList<>(lines.stream().map(Quote.QuotedLine::dueNow).toList());
+        List<Money> later =
+                new ArrayList<>(lines.stream().map(Quote.QuotedLine::balance).toList());
         List<Part> parts = new ArrayList<>();
         for (int voucher = 0; voucher < rests.size(); voucher++) {
             Money rest = rests.get(voucher);
@@ -55,12 +57,14 @@ public record Settlement(List<Part> parts) {
 
     /** What vouchers pay of what is due now of a line. */
     public Money now(int line) {
-        return Money.sum(parts.stream().filter(p -> p.line() == line).map(Part::now).toList());
+        return Money.sum(
+                parts.stream().filter(p -> p.line() == line).map(Part::now).toList());
     }
 
     /** What vouchers pay of a line's balance. */
     public Money later(int line) {
-        return Money.sum(parts.stream().filter(p -> p.line() == line).map(Part::later).toList());
+        return Money.sum(
+                parts.stream().filter(p -> p.line() == line).map(Part::later).toList());
     }
 
     /** What vouchers pay of all that is due now. */
@@ -70,7 +74,10 @@ public record Settlement(List<Part> parts) {
 
     /** What one voucher pays. */
     public Money of(int voucher) {
-        return Money.sum(parts.stream().filter(p -> p.voucher() == voucher).map(p -> p.now().plus(p.later())).toList());
+        return Money.sum(parts.stream()
+                .filter(p -> p.voucher() == voucher)
+                .map(p -> p.now().plus(p.later()))
+                .toList());
     }
 
     /** What all vouchers pay. */

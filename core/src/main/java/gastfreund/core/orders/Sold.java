@@ -86,7 +86,10 @@ public record Sold(
 
     /** The title of an add-on; empty where none of it was sold. */
     public Optional<String> titleOf(AddOnId addOn) {
-        return addOns.stream().filter(a -> a.id().equals(addOn)).map(AddOn::title).findFirst();
+        return addOns.stream()
+                .filter(a -> a.id().equals(addOn))
+                .map(AddOn::title)
+                .findFirst();
     }
 
     /**
@@ -111,7 +114,8 @@ public record Sold(
                     a -> a.id().equals(sold.id()),
                     a -> a.minutes().equals(sold.minutes()) && a.per() == sold.per() && a.max() >= sold.max());
         }
-        Party wider = new Party(Math.min(now.party().min(), party), Math.max(now.party().max(), party));
+        Party wider = new Party(
+                Math.min(now.party().min(), party), Math.max(now.party().max(), party));
         try {
             return Optional.of(now.with(lengths, all, wider));
         } catch (IllegalArgumentException e) {
@@ -120,8 +124,7 @@ public record Sold(
     }
 
     /** The list with what was sold at its place, unless what stands there is as good. */
-    private static <T> List<T> with(
-            List<T> now, T sold, Predicate<T> same, Predicate<T> asGood) {
+    private static <T> List<T> with(List<T> now, T sold, Predicate<T> same, Predicate<T> asGood) {
         List<T> all = new ArrayList<>();
         boolean found = false;
         for (T one : now) {

@@ -57,7 +57,8 @@ public record Terms(List<Tier> tiers, OptionalInt moveHoursBefore) {
         int best = -1;
         for (int i = 0; i < tiers.size(); i++) {
             int hours = tiers.get(i).hoursBefore();
-            if (Duration.ofHours(hours).compareTo(left) <= 0 && (best < 0 || hours > tiers.get(best).hoursBefore())) {
+            if (Duration.ofHours(hours).compareTo(left) <= 0
+                    && (best < 0 || hours > tiers.get(best).hoursBefore())) {
                 best = i;
             }
         }
@@ -76,9 +77,12 @@ public record Terms(List<Tier> tiers, OptionalInt moveHoursBefore) {
      */
     public Outcome cancel(Money lineTotal, Money deposit, Money paid, Instant start, Instant at, By by, Money floor) {
         OptionalInt tier = by == By.HOST ? OptionalInt.empty() : tierAt(start, at);
-        Money keep = by == By.HOST ? Money.ZERO : kept(lineTotal, deposit, start, at, tier).atLeast(floor);
+        Money keep = by == By.HOST
+                ? Money.ZERO
+                : kept(lineTotal, deposit, start, at, tier).atLeast(floor);
         Money rest = paid.minus(keep);
-        return new Outcome(tier, keep, rest.notBelowZero(), Money.ZERO.minus(rest).notBelowZero(), mayMove(start, at));
+        return new Outcome(
+                tier, keep, rest.notBelowZero(), Money.ZERO.minus(rest).notBelowZero(), mayMove(start, at));
     }
 
     private Money kept(Money lineTotal, Money deposit, Instant start, Instant at, OptionalInt tier) {
@@ -97,7 +101,9 @@ public record Terms(List<Tier> tiers, OptionalInt moveHoursBefore) {
     /** The last instant (inclusive) at which a cancellation by the guest keeps nothing; empty where there is none. */
     public Optional<Instant> freeUntil(Instant start) {
         return tiers.stream()
-                .filter(t -> t.keep().of(Money.ofMinor(Long.MAX_VALUE / 1000), Money.ofMinor(1)).isZero())
+                .filter(t -> t.keep()
+                        .of(Money.ofMinor(Long.MAX_VALUE / 1000), Money.ofMinor(1))
+                        .isZero())
                 .map(Tier::hoursBefore)
                 .min(Integer::compare)
                 .map(h -> start.minus(Duration.ofHours(h)))

@@ -17,6 +17,7 @@ public final class Days {
     private final int count;
     /** One more date than counted, so that a night that runs on past the last date keeps to the zone's rules. */
     private final long[] starts;
+
     private final boolean[] changes;
 
     private Days(HouseZone zone, LocalDate first, int count) {

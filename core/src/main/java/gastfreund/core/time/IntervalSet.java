@@ -27,7 +27,9 @@ public final class IntervalSet {
 
     /** All moments of one interval; empty where the interval is. */
     public static IntervalSet of(Interval interval) {
-        return interval.start() == interval.end() ? EMPTY : new IntervalSet(new long[] {interval.start(), interval.end()});
+        return interval.start() == interval.end()
+                ? EMPTY
+                : new IntervalSet(new long[] {interval.start(), interval.end()});
     }
 
     /** The union of intervals in any order; empty ones add nothing. */

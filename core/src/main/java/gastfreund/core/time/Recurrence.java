@@ -117,8 +117,7 @@ public final class Recurrence {
         int n = 0;
         for (; steps.next < end; steps.step()) {
             if (++n > MOST_IN_TWO_YEARS) {
-                throw new IllegalArgumentException(
-                        "more than " + MOST_IN_TWO_YEARS + " starts in two years: " + rule);
+                throw new IllegalArgumentException("more than " + MOST_IN_TWO_YEARS + " starts in two years: " + rule);
             }
         }
     }
@@ -235,7 +234,9 @@ public final class Recurrence {
         }
 
         private long localMinute(DateTime at) {
-            return LocalDate.of(at.getYear(), at.getMonth() + 1, at.getDayOfMonth()).toEpochDay() * DAY
+            return LocalDate.of(at.getYear(), at.getMonth() + 1, at.getDayOfMonth())
+                                    .toEpochDay()
+                            * DAY
                     + at.getHours() * 60L
                     + at.getMinutes();
         }

@@ -48,15 +48,15 @@ class ScheduleTest {
         Schedule schedule = Schedule.of(
                 List.of(new WeeklyWindow(Set.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY), Window.of(1320, 360))),
                 List.of(new HoursException(MONDAY.plusDays(1), MONDAY.plusDays(1), List.of())));
-        assertThat(open(schedule, Audience.GUEST))
-                .containsExactly(Interval.between(WEEK.at(0, 1320), WEEK.at(1, 360)));
+        assertThat(open(schedule, Audience.GUEST)).containsExactly(Interval.between(WEEK.at(0, 1320), WEEK.at(1, 360)));
     }
 
     @Test
     void windowsForOthersAndForTheDeskDoNotCount() {
         Schedule schedule = Schedule.of(
                 List.of(
-                        new WeeklyWindow(Set.of(DayOfWeek.MONDAY), new Window(540, 600, Set.of(new OfferId("call")), false)),
+                        new WeeklyWindow(
+                                Set.of(DayOfWeek.MONDAY), new Window(540, 600, Set.of(new OfferId("call")), false)),
                         new WeeklyWindow(Set.of(DayOfWeek.MONDAY), new Window(660, 720, Set.of(), true))),
                 List.of());
         assertThat(open(schedule, Audience.GUEST)).isEmpty();

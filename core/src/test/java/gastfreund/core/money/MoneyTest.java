@@ -61,7 +61,8 @@ class MoneyTest {
     @Property
     void netAndTaxAddUp(
             @ForAll @LongRange(min = 0, max = 10_000_000) long total, @ForAll @IntRange(min = 0, max = 30) int rate) {
-        ContainedTax tax = ContainedTax.of(List.of(Percent.of(rate)), List.of(minor(total))).get(0);
+        ContainedTax tax = ContainedTax.of(List.of(Percent.of(rate)), List.of(minor(total)))
+                .get(0);
         assertThat(tax.net().plus(tax.tax())).isEqualTo(minor(total));
         assertThat(tax.tax()).isBetween(Money.ZERO, minor(total));
     }

@@ -66,10 +66,17 @@ class OpeningsTest {
 
     private static House house(Schedule hours, Bounds bounds) {
         Offer lesson = offer(
-                LESSON, 60, Sharing.none(), 2, Serving.anyOf(MIRA, JONTE), List.of(new Use(WHEEL, 1, Use.Per.PERSON)), bounds);
-        Offer hire = offer(HIRE, 60, Sharing.none(), 4, Serving.nobody(), List.of(new Use(WHEEL, 1, Use.Per.PERSON)), bounds);
-        Offer table = offer(
-                TABLE, 120, Sharing.of(8, Sharing.Fill.FIRST), 8, Serving.anyOf(MIRA, JONTE), List.of(), bounds);
+                LESSON,
+                60,
+                Sharing.none(),
+                2,
+                Serving.anyOf(MIRA, JONTE),
+                List.of(new Use(WHEEL, 1, Use.Per.PERSON)),
+                bounds);
+        Offer hire = offer(
+                HIRE, 60, Sharing.none(), 4, Serving.nobody(), List.of(new Use(WHEEL, 1, Use.Per.PERSON)), bounds);
+        Offer table =
+                offer(TABLE, 120, Sharing.of(8, Sharing.Fill.FIRST), 8, Serving.anyOf(MIRA, JONTE), List.of(), bounds);
         Schedule afternoons = Schedule.of(List.of(daily(12, 18)), List.of());
         return House.of(
                 "House",
@@ -120,10 +127,26 @@ class OpeningsTest {
     }
 
     private static Booking booking(
-            String id, OfferId offer, int hour, int minutes, StaffId staff, int party, BookingStatus status, Instant expires) {
+            String id,
+            OfferId offer,
+            int hour,
+            int minutes,
+            StaffId staff,
+            int party,
+            BookingStatus status,
+            Instant expires) {
         List<StaffId> serving = staff == null ? List.of() : List.of(staff);
         return new Booking(
-                new BookingId(id), offer, at(hour), Minutes.of(minutes), serving, YARD, party, status, expires, Map.of());
+                new BookingId(id),
+                offer,
+                at(hour),
+                Minutes.of(minutes),
+                serving,
+                YARD,
+                party,
+                status,
+                expires,
+                Map.of());
     }
 
     private static Query ask(OfferId offer) {
@@ -159,7 +182,8 @@ class OpeningsTest {
     @Test
     void aReasonSaysWhatCausedIt() {
         Booking eleven = booking("b", LESSON, 11, 60, MIRA, 1);
-        Reason reason = explained(ask(LESSON), 11, eleven).options().get(0).reasons().get(0);
+        Reason reason =
+                explained(ask(LESSON), 11, eleven).options().get(0).reasons().get(0);
         assertThat(reason).isInstanceOfSatisfying(Reason.StaffBusy.class, busy -> {
             assertThat(busy.staff()).isEqualTo(MIRA);
             assertThat(busy.commitments())
@@ -173,24 +197,44 @@ class OpeningsTest {
     @Test
     void reasonsComeInTheOrderOfTheDefinition() {
         Bounds bounds = new Bounds(
-                Minutes.of(5000), OptionalInt.of(1), LocalDate.of(2027, 2, 1), null, OptionalInt.of(1), OptionalInt.of(70));
-        House strict = house(
-                Schedule.of(List.of(daily(9, 11)), List.of(new HoursException(DAY, DAY, List.of()))), bounds);
+                Minutes.of(5000),
+                OptionalInt.of(1),
+                LocalDate.of(2027, 2, 1),
+                null,
+                OptionalInt.of(1),
+                OptionalInt.of(70));
+        House strict =
+                house(Schedule.of(List.of(daily(9, 11)), List.of(new HoursException(DAY, DAY, List.of()))), bounds);
         Booking[] taken = {
-            booking("a", LESSON, 10, 60, JONTE, 2), booking("b", HIRE, 10, 60, null, 1), booking("c", TABLE, 14, 120, MIRA, 1),
+            booking("a", LESSON, 10, 60, JONTE, 2),
+            booking("b", HIRE, 10, 60, null, 1),
+            booking("c", TABLE, 14, 120, MIRA, 1),
             booking("d", LESSON, 17, 60, MIRA, 1)
         };
         assertThat(codes(explained(strict, ask(LESSON), 10, taken), 1))
                 .containsExactly(
-                        "notice", "horizon", "season", "closed", "hours:house", "hours:staff:jonte", "busy:staff:jonte",
-                        "full:resource:wheel", "day-limit", "day-minutes");
+                        "notice",
+                        "horizon",
+                        "season",
+                        "closed",
+                        "hours:house",
+                        "hours:staff:jonte",
+                        "busy:staff:jonte",
+                        "full:resource:wheel",
+                        "day-limit",
+                        "day-minutes");
         assertThat(codes(explained(strict, ask(LESSON), 10, taken), 0)).contains("staff-day-limit:mira");
     }
 
     @Test
     void theDeskIsNotBoundByNoticeHorizonSeasonAndDayLimits() {
         Bounds bounds = new Bounds(
-                Minutes.of(5000), OptionalInt.of(1), LocalDate.of(2027, 2, 1), null, OptionalInt.of(0), OptionalInt.empty());
+                Minutes.of(5000),
+                OptionalInt.of(1),
+                LocalDate.of(2027, 2, 1),
+                null,
+                OptionalInt.of(0),
+                OptionalInt.empty());
         House strict = house(Schedule.always(), bounds);
         Query desk = ask(LESSON).askedBy(Audience.DESK);
         assertThat(codes(explained(strict, desk, 10), 0)).isEmpty();
@@ -204,7 +248,12 @@ class OpeningsTest {
         Answer.Entry entry = explained(ask(HIRE), 10, two);
         assertThat(entry.open().get(0).opening().left()).isEqualTo(1);
         assertThat(codes(explained(ask(HIRE).withParty(2), 10, two), 0)).containsExactly("full:resource:wheel");
-        assertThat(explained(ask(HIRE).withParty(3), 12, two).open().get(0).opening().left()).isEqualTo(1);
+        assertThat(explained(ask(HIRE).withParty(3), 12, two)
+                        .open()
+                        .get(0)
+                        .opening()
+                        .left())
+                .isEqualTo(1);
     }
 
     @Test
@@ -241,7 +290,8 @@ class OpeningsTest {
 
     @Test
     void whatDoesNotFitTheOfferIsRefusedInOrder() {
-        assertThat(refusal(ask(LESSON).withParty(3).withLength(new LengthId("no"), 2))).isEqualTo(Refusal.PARTY);
+        assertThat(refusal(ask(LESSON).withParty(3).withLength(new LengthId("no"), 2)))
+                .isEqualTo(Refusal.PARTY);
         assertThat(refusal(ask(LESSON).withLength(new LengthId("no"), 2))).isEqualTo(Refusal.LENGTH);
         assertThat(refusal(ask(LESSON).withLength(new LengthId("only"), 2))).isEqualTo(Refusal.UNITS);
         assertThat(refusal(ask(LESSON).withStaff(new StaffId("no")).withPlace(new PlaceId("no"))))

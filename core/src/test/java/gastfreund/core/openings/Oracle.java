@@ -100,7 +100,10 @@ public final class Oracle {
     private long instant(LocalDateTime local) {
         List<ZoneOffset> offsets = zone.getValidOffsets(local);
         if (!offsets.isEmpty()) {
-            return offsets.stream().mapToLong(o -> local.toEpochSecond(o) / 60).min().orElseThrow();
+            return offsets.stream()
+                    .mapToLong(o -> local.toEpochSecond(o) / 60)
+                    .min()
+                    .orElseThrow();
         }
         ZoneOffsetTransition gap = zone.getTransition(local);
         return local.plus(gap.getDuration()).toEpochSecond(gap.getOffsetAfter()) / 60;
@@ -116,7 +119,8 @@ public final class Oracle {
     }
 
     private LocalDate dateOfNow() {
-        return LocalDateTime.ofEpochSecond(query.now().getEpochSecond(), 0, zone.getOffset(query.now())).toLocalDate();
+        return LocalDateTime.ofEpochSecond(query.now().getEpochSecond(), 0, zone.getOffset(query.now()))
+                .toLocalDate();
     }
 
     private boolean asked(long start) {
@@ -157,7 +161,9 @@ public final class Oracle {
     private BitSet open(Schedule hours) {
         return open.computeIfAbsent(hours, h -> {
             BitSet set = new BitSet(minutes);
-            for (LocalDate d = query.from().minusDays(MARGIN); !d.isAfter(query.to().plusDays(MARGIN)); d = d.plusDays(1)) {
+            for (LocalDate d = query.from().minusDays(MARGIN);
+                    !d.isAfter(query.to().plusDays(MARGIN));
+                    d = d.plusDays(1)) {
                 for (Window w : windows(h, d)) {
                     boolean desk = query.audience() == Audience.DESK;
                     if ((w.offers().isEmpty() || w.offers().contains(offer.id())) && (!w.deskOnly() || desk)) {
@@ -185,7 +191,10 @@ public final class Oracle {
             layers.put("hours:place:" + place, house.place(place).hours());
         }
         staff.forEach(s -> layers.put("hours:staff:" + s, house.staff(s).hours()));
-        offer.uses().forEach(u -> layers.put("hours:resource:" + u.resource(), house.resource(u.resource()).hours()));
+        offer.uses()
+                .forEach(u -> layers.put(
+                        "hours:resource:" + u.resource(),
+                        house.resource(u.resource()).hours()));
         return layers;
     }
 
@@ -203,14 +212,17 @@ public final class Oracle {
             }
         }
         for (Booking b : bookings) {
-            boolean live = switch (b.status()) {
-                case REQUESTED, CONFIRMED, COMPLETED, NO_SHOW -> true;
-                case HELD -> b.expires().isAfter(query.now());
-                case CANCELLED, DECLINED, LAPSED -> false;
-            };
+            boolean live =
+                    switch (b.status()) {
+                        case REQUESTED, CONFIRMED, COMPLETED, NO_SHOW -> true;
+                        case HELD -> b.expires().isAfter(query.now());
+                        case CANCELLED, DECLINED, LAPSED -> false;
+                    };
             if (live && !query.without().contains(b.id())) {
                 Offer o = house.offer(b.offer()).orElseThrow();
-                PlaceId place = b.place() != null ? b.place() : o.places().isEmpty() ? null : o.places().get(0);
+                PlaceId place = b.place() != null
+                        ? b.place()
+                        : o.places().isEmpty() ? null : o.places().get(0);
                 Sitting sitting = find(o, b, place);
                 if (sitting == null) {
                     sitting = sitting(o, b.start(), b.minutes().count(), new HashSet<>(b.staff()), place);
@@ -223,11 +235,12 @@ public final class Oracle {
             Offer o = house.offer(s.offer).orElseThrow();
             Map<Object, Integer> units = new HashMap<>();
             for (Use use : o.uses()) {
-                int times = switch (use.per()) {
-                    case SESSION -> 1;
-                    case BOOKING -> s.bookings;
-                    case PERSON -> s.persons;
-                };
+                int times =
+                        switch (use.per()) {
+                            case SESSION -> 1;
+                            case BOOKING -> s.bookings;
+                            case PERSON -> s.persons;
+                        };
                 units.merge(use.resource(), use.units() * times, Integer::sum);
             }
             if (o.uses().isEmpty() && o.serving().of().isEmpty()) {
@@ -290,18 +303,20 @@ public final class Oracle {
             int interval = Integer.parseInt(parts.getOrDefault("INTERVAL", "1"));
             int count = Integer.parseInt(parts.getOrDefault("COUNT", "100000"));
             boolean weekly = parts.get("FREQ").equals("WEEKLY");
-            Set<String> days = parts.containsKey("BYDAY") ? Set.of(parts.get("BYDAY").split(",")) : null;
+            Set<String> days =
+                    parts.containsKey("BYDAY") ? Set.of(parts.get("BYDAY").split(",")) : null;
             LocalDate monday = start.toLocalDate().with(java.time.DayOfWeek.MONDAY);
             LocalDate last = query.to().plusDays(MARGIN);
             for (LocalDate d = start.toLocalDate(); !d.isAfter(last) && locals.size() < count; d = d.plusDays(1)) {
                 String day = d.getDayOfWeek().name().substring(0, 2);
-                boolean dayFits = days != null ? days.contains(day) : !weekly || d.getDayOfWeek() == start.getDayOfWeek();
+                boolean dayFits =
+                        days != null ? days.contains(day) : !weekly || d.getDayOfWeek() == start.getDayOfWeek();
                 long steps = weekly
                         ? java.time.temporal.ChronoUnit.DAYS.between(monday, d) / 7
                         : java.time.temporal.ChronoUnit.DAYS.between(start.toLocalDate(), d);
                 boolean until = parts.containsKey("UNTIL")
-                        && d.isAfter(LocalDate.parse(
-                                parts.get("UNTIL"), java.time.format.DateTimeFormatter.BASIC_ISO_DATE));
+                        && d.isAfter(
+                                LocalDate.parse(parts.get("UNTIL"), java.time.format.DateTimeFormatter.BASIC_ISO_DATE));
                 if (dayFits && steps % interval == 0 && !until) {
                     locals.add(d.atTime(start.toLocalTime()));
                 }
@@ -321,10 +336,14 @@ public final class Oracle {
             seats = Math.max(seats, offer.timetable().mostSeats());
         }
         boolean timetable = offer.hasTimetable();
-        if (query.party() < offer.party().min() || query.party() > Math.min(offer.party().max(), 1_000_000)) {
+        if (query.party() < offer.party().min()
+                || query.party() > Math.min(offer.party().max(), 1_000_000)) {
             return "party";
         }
-        Length length = offer.lengths().stream().filter(l -> l.id().equals(query.length())).findFirst().orElse(null);
+        Length length = offer.lengths().stream()
+                .filter(l -> l.id().equals(query.length()))
+                .findFirst()
+                .orElse(null);
         if (query.length() != null && length == null) {
             return "length";
         }
@@ -336,20 +355,26 @@ public final class Oracle {
             return "units";
         }
         for (var wanted : query.addOns().entrySet()) {
-            AddOn addOn = offer.addOns().stream().filter(a -> a.id().equals(wanted.getKey())).findFirst().orElse(null);
+            AddOn addOn = offer.addOns().stream()
+                    .filter(a -> a.id().equals(wanted.getKey()))
+                    .findFirst()
+                    .orElse(null);
             if (addOn == null || wanted.getValue() < 0 || wanted.getValue() > addOn.max()) {
                 return "add-on";
             }
         }
         boolean serves = query.staff() == null
                 || (timetable
-                        ? offer.timetable().entries().stream().anyMatch(e -> e.staff().contains(query.staff()))
+                        ? offer.timetable().entries().stream()
+                                .anyMatch(e -> e.staff().contains(query.staff()))
                         : offer.serving().of().contains(query.staff()));
         if (!serves) {
             return "staff";
         }
-        boolean there = query.place() == null || offer.places().contains(query.place())
-                || timetable && offer.timetable().entries().stream().anyMatch(e -> Objects.equals(e.place(), query.place()));
+        boolean there = query.place() == null
+                || offer.places().contains(query.place())
+                || timetable
+                        && offer.timetable().entries().stream().anyMatch(e -> Objects.equals(e.place(), query.place()));
         return there ? null : "place";
     }
 
@@ -358,15 +383,23 @@ public final class Oracle {
         List<Try> tries = new ArrayList<>();
         if (offer.hasTimetable()) {
             for (Timetable.Entry entry : offer.timetable().entries()) {
-                boolean fits = (query.length() == null || query.length().equals(entry.length().id()))
+                boolean fits = (query.length() == null
+                                || query.length().equals(entry.length().id()))
                         && (query.place() == null || query.place().equals(entry.place()))
                         && (query.staff() == null || entry.staff().contains(query.staff()));
                 for (long start : fits ? occurrences(entry) : List.<Long>of()) {
                     if (asked(start)) {
-                        Try t = attempt(entry.staff(), entry.place(), entry.length(), start, entry.length().minutes().count());
+                        Try t = attempt(
+                                entry.staff(),
+                                entry.place(),
+                                entry.length(),
+                                start,
+                                entry.length().minutes().count());
                         t.seats = entry.seats().orElse(offer.sharing().seats());
                         t.joins = sittings.stream()
-                                .filter(s -> s.timetabled && s.offer.equals(offer.id()) && s.start == start
+                                .filter(s -> s.timetabled
+                                        && s.offer.equals(offer.id())
+                                        && s.start == start
                                         && Objects.equals(s.place, entry.place()))
                                 .findFirst()
                                 .orElseThrow();
@@ -377,12 +410,16 @@ public final class Oracle {
             tries.forEach(this::judgeTimetable);
             return tries;
         }
-        Length length = query.length() == null ? offer.lengths().get(0) : offer.length(query.length()).orElseThrow();
+        Length length = query.length() == null
+                ? offer.lengths().get(0)
+                : offer.length(query.length()).orElseThrow();
         long time = length.minutes().count() * query.units();
         for (AddOn addOn : offer.addOns()) {
             time += addOn.minutes().count() * query.addOns().getOrDefault(addOn.id(), 0);
         }
-        PlaceId place = query.place() != null ? query.place() : offer.places().isEmpty() ? null : offer.places().get(0);
+        PlaceId place = query.place() != null
+                ? query.place()
+                : offer.places().isEmpty() ? null : offer.places().get(0);
         for (List<StaffId> staff : options()) {
             for (long start : starts(staff, place)) {
                 Try t = attempt(staff, place, length, start, time);
@@ -390,8 +427,11 @@ public final class Oracle {
                 if (offer.sharing().shared()) {
                     long minutesOfTime = time;
                     t.joins = sittings.stream()
-                            .filter(s -> s.offer.equals(offer.id()) && s.start == start && s.minutes == minutesOfTime
-                                    && s.staff.equals(new HashSet<>(staff)) && Objects.equals(s.place, place))
+                            .filter(s -> s.offer.equals(offer.id())
+                                    && s.start == start
+                                    && s.minutes == minutesOfTime
+                                    && s.staff.equals(new HashSet<>(staff))
+                                    && Objects.equals(s.place, place))
                             .findFirst()
                             .orElse(null);
                 }
@@ -402,7 +442,9 @@ public final class Oracle {
         if (offer.sharing().shared() && offer.sharing().fill() == Sharing.Fill.FIRST) {
             Set<Long> filling = new HashSet<>();
             tries.stream().filter(t -> t.joins != null && t.reasons.isEmpty()).forEach(t -> filling.add(t.start));
-            tries.stream().filter(t -> t.joins == null && filling.contains(t.start)).forEach(t -> t.reasons.add("fill"));
+            tries.stream()
+                    .filter(t -> t.joins == null && filling.contains(t.start))
+                    .forEach(t -> t.reasons.add("fill"));
         }
         return tries;
     }
@@ -453,7 +495,10 @@ public final class Oracle {
                     LocalDateTime time = d.atTime(m / 60, m % 60);
                     boolean candidate = offer.starts() instanceof Starts.At at
                             ? at.minutesOfDay().contains(m)
-                            : Math.floorMod(m - ((Starts.Clock) offer.starts()).offset(), ((Starts.Clock) offer.starts()).every()) == 0;
+                            : Math.floorMod(
+                                            m - ((Starts.Clock) offer.starts()).offset(),
+                                            ((Starts.Clock) offer.starts()).every())
+                                    == 0;
                     if (candidate && !zone.getValidOffsets(time).isEmpty()) {
                         starts.add(instant(time));
                     }
@@ -470,7 +515,8 @@ public final class Oracle {
         if (query.audience() == Audience.GUEST) {
             if (start.isBefore(query.now())) {
                 t.reasons.add("past");
-            } else if (start.isBefore(query.now().plus(Duration.ofMinutes(offer.bounds().notice().count())))) {
+            } else if (start.isBefore(
+                    query.now().plus(Duration.ofMinutes(offer.bounds().notice().count())))) {
                 t.reasons.add("notice");
             }
             var horizon = offer.bounds().horizonDays();
@@ -493,11 +539,15 @@ public final class Oracle {
         offer.uses().forEach(u -> named.add(u.resource()));
         for (ResourceId resource : named) {
             int needed = needed(resource, t, query.party());
-            if (needed > 0 && most(resource, t) + needed > house.resource(resource).units()) {
+            if (needed > 0
+                    && most(resource, t) + needed > house.resource(resource).units()) {
                 t.reasons.add("full:resource:" + resource);
             }
         }
-        if (!offer.hasTimetable() && offer.uses().isEmpty() && offer.serving().of().isEmpty() && t.joins == null
+        if (!offer.hasTimetable()
+                && offer.uses().isEmpty()
+                && offer.serving().of().isEmpty()
+                && t.joins == null
                 && most(List.of(offer.id(), String.valueOf(t.place)), t) + 1 > 1) {
             t.reasons.add("full:offer");
         }
@@ -560,7 +610,9 @@ public final class Oracle {
         long to = t.start + t.minutes + offer.reset().count();
         for (StaffId person : t.staff) {
             boolean outside = busy.stream()
-                    .anyMatch(b -> b.staff().equals(person) && Math.max(from, b.interval().start()) < Math.min(to, b.interval().end()));
+                    .anyMatch(b -> b.staff().equals(person)
+                            && Math.max(from, b.interval().start())
+                                    < Math.min(to, b.interval().end()));
             boolean booked = false;
             for (Sitting s : sittings) {
                 if (s != t.joins && s.staff.contains(person) && Math.max(from, begins(s)) < Math.min(to, ends(s))) {
@@ -642,7 +694,10 @@ public final class Oracle {
         for (int unit = 0; unit < query.units(); unit++) {
             long price = t.length.price().minor();
             if (!offer.hasTimetable() && offer.serving().pick() == Serving.Pick.ANY) {
-                var own = offer.serving().prices().getOrDefault(t.staff.get(0), Map.of()).get(t.length.id());
+                var own = offer.serving()
+                        .prices()
+                        .getOrDefault(t.staff.get(0), Map.of())
+                        .get(t.length.id());
                 price = own == null ? price : own.minor();
             }
             for (PriceRule rule : offer.priceRules()) {
@@ -665,7 +720,8 @@ public final class Oracle {
     private static long changed(PriceRule.Change change, long price) {
         if (change instanceof PriceRule.Change.Share share) {
             return price
-                    + share.percent().value()
+                    + share.percent()
+                            .value()
                             .multiply(BigDecimal.valueOf(price))
                             .divide(BigDecimal.valueOf(100))
                             .setScale(0, RoundingMode.HALF_UP)
@@ -694,9 +750,13 @@ public final class Oracle {
                 && (rule.firstDate() == null || !date.isBefore(rule.firstDate()))
                 && (rule.lastDate() == null || !date.isAfter(rule.lastDate()))
                 && (rule.hoursAhead().atLeast().isEmpty()
-                        || ahead.compareTo(Duration.ofHours(rule.hoursAhead().atLeast().getAsInt())) >= 0)
+                        || ahead.compareTo(Duration.ofHours(
+                                        rule.hoursAhead().atLeast().getAsInt()))
+                                >= 0)
                 && (rule.hoursAhead().lessThan().isEmpty()
-                        || ahead.compareTo(Duration.ofHours(rule.hoursAhead().lessThan().getAsInt())) < 0)
+                        || ahead.compareTo(Duration.ofHours(
+                                        rule.hoursAhead().lessThan().getAsInt()))
+                                < 0)
                 && query.party() >= rule.party().atLeast().orElse(0)
                 && query.party() < rule.party().lessThan().orElse(Integer.MAX_VALUE)
                 && (rule.staff().isEmpty() || t.staff.stream().anyMatch(rule.staff()::contains))
@@ -712,7 +772,9 @@ public final class Oracle {
 
     public List<String> openings() {
         return lines(
-                t -> t.staff + " " + t.place + " left " + left(t) + " at " + price(t) + (t.contested ? " contested" : ""), true);
+                t -> t.staff + " " + t.place + " left " + left(t) + " at " + price(t)
+                        + (t.contested ? " contested" : ""),
+                true);
     }
 
     private List<String> lines(java.util.function.Function<Try, String> line, boolean openOnly) {
@@ -723,7 +785,8 @@ public final class Oracle {
         List<String> lines = new ArrayList<>();
         tries().stream()
                 .filter(t -> !openOnly || t.reasons.isEmpty())
-                .sorted((a, b) -> a.start != b.start ? Long.compare(a.start, b.start) : Long.compare(a.minutes, b.minutes))
+                .sorted((a, b) ->
+                        a.start != b.start ? Long.compare(a.start, b.start) : Long.compare(a.minutes, b.minutes))
                 .forEach(t -> lines.add(t.start + "+" + t.minutes + " " + line.apply(t)));
         return lines;
     }
@@ -736,11 +799,14 @@ public final class Oracle {
         List<String> lines = new ArrayList<>();
         for (Answer.Entry entry : answer.entries()) {
             for (Answer.Judged option : entry.options()) {
-                String head = entry.time().start() + "+" + entry.time().length().count() + " " + option.staff() + " " + option.place() + " ";
-                lines.add(head + (openOnly
-                        ? "left " + option.opening().left() + " at " + option.opening().price().minor()
-                                + (option.opening().contested() ? " contested" : "")
-                        : option.reasons().stream().map(Reason::code).toList()));
+                String head = entry.time().start() + "+" + entry.time().length().count() + " " + option.staff() + " "
+                        + option.place() + " ";
+                lines.add(head
+                        + (openOnly
+                                ? "left " + option.opening().left() + " at "
+                                        + option.opening().price().minor()
+                                        + (option.opening().contested() ? " contested" : "")
+                                : option.reasons().stream().map(Reason::code).toList()));
             }
         }
         return lines;

@@ -67,7 +67,8 @@ class OracleTest {
         RandomHouse random = new RandomHouse(seed);
         Query query = random.query();
         List<String> parts = new ArrayList<>();
-        query.from().datesUntil(query.to().plusDays(1))
+        query.from()
+                .datesUntil(query.to().plusDays(1))
                 .forEach(d -> parts.addAll(lines(random, random.bookings, query.between(d, d))));
         List<String> whole = lines(random, random.bookings, query);
         boolean refused = !whole.isEmpty() && whole.get(0).startsWith("refused");
@@ -87,8 +88,16 @@ class OracleTest {
         Answer.Judged option = entry.options().get(0);
         List<Booking> more = new ArrayList<>(random.bookings);
         more.add(new Booking(
-                new BookingId("taken"), offer.id(), entry.time().start(), entry.time().length(), option.staff(),
-                option.place(), query.party(), BookingStatus.CONFIRMED, null, Map.of()));
+                new BookingId("taken"),
+                offer.id(),
+                entry.time().start(),
+                entry.time().length(),
+                option.staff(),
+                option.place(),
+                query.party(),
+                BookingStatus.CONFIRMED,
+                null,
+                Map.of()));
         Answer after = Openings.openings(random.house, Booked.of(more, random.busy), query);
         int left = after.entries().stream()
                 .filter(e -> e.time().equals(entry.time()))
@@ -97,7 +106,9 @@ class OracleTest {
                 .mapToInt(o -> o.opening().left())
                 .findFirst()
                 .orElse(0);
-        assertThat(left).as("house %d, %s", seed, query).isLessThan(option.opening().left());
+        assertThat(left)
+                .as("house %d, %s", seed, query)
+                .isLessThan(option.opening().left());
         if (offer.sharing().fill() == Sharing.Fill.SPREAD || !offer.sharing().shared()) {
             Set<String> open = new HashSet<>(startsOf(before));
             assertThat(open).as("house %d, %s", seed, query).containsAll(startsOf(after));
@@ -117,7 +128,8 @@ class OracleTest {
         Booked booked = Booked.of(random.bookings, random.busy);
         Answer guest = Openings.openings(random.house, booked, query.askedBy(Audience.GUEST));
         Answer desk = Openings.openings(random.house, booked, query.askedBy(Audience.DESK));
-        boolean fills = random.house.offer(query.offer()).orElseThrow().sharing().fill() == Sharing.Fill.FIRST;
+        boolean fills =
+                random.house.offer(query.offer()).orElseThrow().sharing().fill() == Sharing.Fill.FIRST;
         boolean windows = random.house.offer(query.offer()).orElseThrow().starts()
                 instanceof gastfreund.core.offers.Starts.FromWindow;
         if (!fills && !windows) {
@@ -142,8 +154,16 @@ class OracleTest {
 
     private static Booking with(Booking b, String id, BookingStatus status) {
         return new Booking(
-                new BookingId(id), b.offer(), b.start(), b.minutes(), b.staff(), b.place(), b.party(), status,
-                b.expires(), b.addOns());
+                new BookingId(id),
+                b.offer(),
+                b.start(),
+                b.minutes(),
+                b.staff(),
+                b.place(),
+                b.party(),
+                status,
+                b.expires(),
+                b.addOns());
     }
 
     private static List<String> lines(RandomHouse random, List<Booking> bookings, Query query) {

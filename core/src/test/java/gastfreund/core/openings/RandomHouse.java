@@ -54,11 +54,21 @@ final class RandomHouse {
 
     /** Zones with dates beside which the clock is changed: by an hour, by half an hour, over midnight, by a whole day. */
     private static final String[][] CHANGES = {
-        {"Europe/Berlin", "2027-03-28"}, {"Europe/Berlin", "2027-10-31"}, {"Europe/Berlin", "2027-06-15"},
-        {"America/New_York", "2026-11-01"}, {"Australia/Lord_Howe", "2027-04-04"}, {"Australia/Lord_Howe", "2027-10-03"},
-        {"Asia/Kathmandu", "2027-02-10"}, {"America/Havana", "2027-03-14"}, {"America/Havana", "2027-11-07"},
-        {"Asia/Beirut", "2027-03-28"}, {"America/Sao_Paulo", "2018-11-04"}, {"America/Sao_Paulo", "2018-02-18"},
-        {"Pacific/Apia", "2011-12-30"}, {"UTC", "2027-01-05"}, {"Africa/Cairo", "2027-04-30"},
+        {"Europe/Berlin", "2027-03-28"},
+        {"Europe/Berlin", "2027-10-31"},
+        {"Europe/Berlin", "2027-06-15"},
+        {"America/New_York", "2026-11-01"},
+        {"Australia/Lord_Howe", "2027-04-04"},
+        {"Australia/Lord_Howe", "2027-10-03"},
+        {"Asia/Kathmandu", "2027-02-10"},
+        {"America/Havana", "2027-03-14"},
+        {"America/Havana", "2027-11-07"},
+        {"Asia/Beirut", "2027-03-28"},
+        {"America/Sao_Paulo", "2018-11-04"},
+        {"America/Sao_Paulo", "2018-02-18"},
+        {"Pacific/Apia", "2011-12-30"},
+        {"UTC", "2027-01-05"},
+        {"Africa/Cairo", "2027-04-30"},
     };
 
     final House house;
@@ -84,19 +94,29 @@ final class RandomHouse {
         this.random = random;
         zone = HouseZone.of(change[0]);
         middle = LocalDate.parse(change[1]).plusWeeks(weeks);
-        staff = IntStream.range(0, 1 + random.nextInt(4)).mapToObj(i -> new StaffId("s" + i)).toList();
-        places = IntStream.range(0, random.nextInt(3)).mapToObj(i -> new PlaceId("p" + i)).toList();
-        resources = IntStream.range(0, 1 + random.nextInt(3)).mapToObj(i -> new ResourceId("r" + i)).toList();
+        staff = IntStream.range(0, 1 + random.nextInt(4))
+                .mapToObj(i -> new StaffId("s" + i))
+                .toList();
+        places = IntStream.range(0, random.nextInt(3))
+                .mapToObj(i -> new PlaceId("p" + i))
+                .toList();
+        resources = IntStream.range(0, 1 + random.nextInt(3))
+                .mapToObj(i -> new ResourceId("r" + i))
+                .toList();
         house = House.of(
                 "House",
                 zone,
                 Currency.getInstance("EUR"),
                 chance(60) ? schedule() : Schedule.always(),
-                places.stream().map(p -> new Place(p, "Place", Place.Kind.ONSITE, rarely())).toList(),
+                places.stream()
+                        .map(p -> new Place(p, "Place", Place.Kind.ONSITE, rarely()))
+                        .toList(),
                 staff.stream()
                         .map(s -> new Staff(s, "Staff", chance(60) ? schedule() : Schedule.always(), maybe(20, 4)))
                         .toList(),
-                resources.stream().map(r -> new Resource(r, "Resource", 1 + random.nextInt(8), rarely())).toList(),
+                resources.stream()
+                        .map(r -> new Resource(r, "Resource", 1 + random.nextInt(8), rarely()))
+                        .toList(),
                 offers());
         int n = random.nextInt(30);
         for (int i = 0; i < n; i++) {
@@ -149,7 +169,8 @@ final class RandomHouse {
         List<HoursException> exceptions = new ArrayList<>();
         for (int i = random.nextInt(3); i > 0; i--) {
             LocalDate from = date();
-            List<Window> windows = chance(40) ? List.of() : chance(50) ? List.of(window()) : List.of(window(), window());
+            List<Window> windows =
+                    chance(40) ? List.of() : chance(50) ? List.of(window()) : List.of(window(), window());
             exceptions.add(new HoursException(from, from.plusDays(random.nextInt(2)), windows));
         }
         if (chance(20)) {
@@ -253,19 +274,33 @@ final class RandomHouse {
     private List<AddOn> addOns(boolean shared) {
         return chance(50)
                 ? List.of(
-                        new AddOn(new AddOnId("a0"), "A", Money.ofMinor(500), AddOn.Per.UNIT, 3, Minutes.of(shared ? 0 : 15)),
-                        new AddOn(new AddOnId("a1"), "B", Money.ofMinor(333), pick(List.of(AddOn.Per.BOOKING, AddOn.Per.PERSON)), 1, Minutes.ZERO))
+                        new AddOn(
+                                new AddOnId("a0"),
+                                "A",
+                                Money.ofMinor(500),
+                                AddOn.Per.UNIT,
+                                3,
+                                Minutes.of(shared ? 0 : 15)),
+                        new AddOn(
+                                new AddOnId("a1"),
+                                "B",
+                                Money.ofMinor(333),
+                                pick(List.of(AddOn.Per.BOOKING, AddOn.Per.PERSON)),
+                                1,
+                                Minutes.ZERO))
                 : List.of();
     }
 
     private List<PriceRule> rules() {
         List<PriceRule> rules = new ArrayList<>();
         for (int i = random.nextInt(3); i > 0; i--) {
-            PriceRule.Change change = switch (random.nextInt(3)) {
-                case 0 -> new PriceRule.Change.Share(Percent.of(List.of("-15", "12.5", "33.3", "-100").get(random.nextInt(4))));
-                case 1 -> new PriceRule.Change.Add(Money.ofMinor(random.nextInt(2000) - 1000));
-                default -> new PriceRule.Change.Set(Money.ofMinor(random.nextInt(5000)));
-            };
+            PriceRule.Change change =
+                    switch (random.nextInt(3)) {
+                        case 0 -> new PriceRule.Change.Share(Percent.of(
+                                List.of("-15", "12.5", "33.3", "-100").get(random.nextInt(4))));
+                        case 1 -> new PriceRule.Change.Add(Money.ofMinor(random.nextInt(2000) - 1000));
+                        default -> new PriceRule.Change.Set(Money.ofMinor(random.nextInt(5000)));
+                    };
             rules.add(new PriceRule(
                     change,
                     chance(30) ? OptionalInt.of(random.nextInt(24) * 60) : OptionalInt.empty(),
@@ -288,9 +323,14 @@ final class RandomHouse {
             LocalDate first = date().minusDays(random.nextInt(3) * 7L);
             String day = first.getDayOfWeek().name().substring(0, 2);
             String rule = List.of(
-                            "FREQ=DAILY;COUNT=9", "FREQ=WEEKLY;COUNT=4", "FREQ=DAILY;INTERVAL=2",
+                            "FREQ=DAILY;COUNT=9",
+                            "FREQ=WEEKLY;COUNT=4",
+                            "FREQ=DAILY;INTERVAL=2",
                             "FREQ=WEEKLY;BYDAY=" + (day.equals("MO") ? "MO,TU" : "MO," + day),
-                            "FREQ=DAILY;UNTIL=" + first.plusDays(random.nextInt(20)).toString().replace("-", ""),
+                            "FREQ=DAILY;UNTIL="
+                                    + first.plusDays(random.nextInt(20))
+                                            .toString()
+                                            .replace("-", ""),
                             "FREQ=WEEKLY;INTERVAL=2")
                     .get(random.nextInt(6));
             // Each entry has a minute of its own, so that two sessions never start at one moment and place.
@@ -312,11 +352,22 @@ final class RandomHouse {
         if (!bookings.isEmpty() && chance(30)) {
             Booking other = pick(bookings);
             return new Booking(
-                    new BookingId("b" + number), other.offer(), other.start(), other.minutes(), other.staff(), other.place(),
-                    1 + random.nextInt(2), status(), expires(), Map.of());
+                    new BookingId("b" + number),
+                    other.offer(),
+                    other.start(),
+                    other.minutes(),
+                    other.staff(),
+                    other.place(),
+                    1 + random.nextInt(2),
+                    status(),
+                    expires(),
+                    Map.of());
         }
-        long start = zone.minuteOf(date().atStartOfDay().plusMinutes(chance(60) ? likelyStart(offer) : random.nextInt(1440)));
-        List<StaffId> serving = offer.serving().of().isEmpty() ? List.of() : List.of(pick(offer.serving().of()));
+        long start = zone.minuteOf(
+                date().atStartOfDay().plusMinutes(chance(60) ? likelyStart(offer) : random.nextInt(1440)));
+        List<StaffId> serving = offer.serving().of().isEmpty()
+                ? List.of()
+                : List.of(pick(offer.serving().of()));
         if (offer.serving().pick() == Serving.Pick.ALL) {
             serving = offer.serving().of();
         }
@@ -329,8 +380,16 @@ final class RandomHouse {
             serving = entry.staff();
         }
         return new Booking(
-                new BookingId("b" + number), offer.id(), start, pick(offer.lengths()).minutes(), serving, place,
-                1 + random.nextInt(2), status(), expires(), Map.of());
+                new BookingId("b" + number),
+                offer.id(),
+                start,
+                pick(offer.lengths()).minutes(),
+                serving,
+                place,
+                1 + random.nextInt(2),
+                status(),
+                expires(),
+                Map.of());
     }
 
     /** A minute of day at which others may start too, so that sessions are joined. */
@@ -352,7 +411,8 @@ final class RandomHouse {
     }
 
     private Instant now() {
-        return Interval.instantOf(zone.minuteOf(middle.minusDays(2).atTime(9, 0))).plusSeconds(random.nextInt(2) * 20L);
+        return Interval.instantOf(zone.minuteOf(middle.minusDays(2).atTime(9, 0)))
+                .plusSeconds(random.nextInt(2) * 20L);
     }
 
     /** A question about one of its offers; one in five does not fit it. */

@@ -34,7 +34,8 @@ class TimelineTest {
                     .count();
             assertThat(timeline.taken(asked.start(), asked.end(), excepted)).isEqualTo(overlapping > 0);
             if (asked.start() < asked.end()) {
-                assertThat(timeline.overlapping(asked.start(), asked.end(), excepted)).hasSize((int) overlapping);
+                assertThat(timeline.overlapping(asked.start(), asked.end(), excepted))
+                        .hasSize((int) overlapping);
             }
         }
     }
@@ -58,7 +59,9 @@ class TimelineTest {
 
     @Provide
     Arbitrary<Interval> stretch() {
-        return Combinators.combine(Arbitraries.integers().between(0, 40), Arbitraries.integers().between(1, 15))
+        return Combinators.combine(
+                        Arbitraries.integers().between(0, 40),
+                        Arbitraries.integers().between(1, 15))
                 .as((start, length) -> Interval.between(start, start + length));
     }
 

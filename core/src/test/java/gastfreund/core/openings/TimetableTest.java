@@ -57,31 +57,66 @@ class TimetableTest {
         List<Timetable.Entry> entries = java.util.Arrays.stream(starts)
                 .map(s -> new Timetable.Entry(
                         Recurrence.of(LocalDateTime.parse(s), "FREQ=WEEKLY;COUNT=3", Set.of()),
-                        LONG, List.of(JONTE), YARD, OptionalInt.empty()))
+                        LONG,
+                        List.of(JONTE),
+                        YARD,
+                        OptionalInt.empty()))
                 .toList();
         Use wheel = new Use(WHEEL, 1, Use.Per.PERSON);
-        Offer course = offer(COURSE, LONG, new Timetable(entries), Sharing.of(5, Sharing.Fill.FIRST), Serving.nobody(), wheel);
+        Offer course =
+                offer(COURSE, LONG, new Timetable(entries), Sharing.of(5, Sharing.Fill.FIRST), Serving.nobody(), wheel);
         Offer lesson = offer(LESSON, Length.of("60", 60, 5000), null, Sharing.none(), Serving.anyOf(JONTE), wheel);
         return House.of(
-                "House", ZONE, Currency.getInstance("EUR"), Schedule.of(List.of(), List.of()),
+                "House",
+                ZONE,
+                Currency.getInstance("EUR"),
+                Schedule.of(List.of(), List.of()),
                 List.of(new Place(YARD, "Yard", Place.Kind.ONSITE, Schedule.always())),
                 List.of(new Staff(JONTE, "Jonte", jonte, OptionalInt.empty())),
                 List.of(new Resource(WHEEL, "Wheel", 4, Schedule.always())),
                 List.of(course, lesson));
     }
 
-    private static Offer offer(OfferId id, Length length, Timetable timetable, Sharing sharing, Serving serving, Use use) {
+    private static Offer offer(
+            OfferId id, Length length, Timetable timetable, Sharing sharing, Serving serving, Use use) {
         return new Offer(
-                id, id.value(), List.of(length), Offer.Basis.PERSON, Starts.usual(), timetable, Minutes.ZERO, Minutes.ZERO,
-                sharing, new Party(1, 5), serving, List.of(use), List.of(YARD),
-                timetable == null ? Schedule.always() : null, Bounds.none(), Offer.Confirm.INSTANT, false, List.of(),
-                List.of(), Payment.full(), Terms.none(), Percent.ZERO);
+                id,
+                id.value(),
+                List.of(length),
+                Offer.Basis.PERSON,
+                Starts.usual(),
+                timetable,
+                Minutes.ZERO,
+                Minutes.ZERO,
+                sharing,
+                new Party(1, 5),
+                serving,
+                List.of(use),
+                List.of(YARD),
+                timetable == null ? Schedule.always() : null,
+                Bounds.none(),
+                Offer.Confirm.INSTANT,
+                false,
+                List.of(),
+                List.of(),
+                Payment.full(),
+                Terms.none(),
+                Percent.ZERO);
     }
 
-    private static Booking booking(String id, OfferId offer, String start, int minutes, List<StaffId> staff, int party) {
+    private static Booking booking(
+            String id, OfferId offer, String start, int minutes, List<StaffId> staff, int party) {
         return new Booking(
-                new BookingId(id), offer, ZONE.minuteOf(LocalDateTime.parse(start)), Minutes.of(minutes), staff, YARD, party,
-                BookingStatus.CONFIRMED, null, Map.of());
+                new BookingId(id),
+                offer,
+                ZONE.minuteOf(LocalDateTime.parse(start)),
+                Minutes.of(minutes),
+                staff,
+                YARD,
+                party,
+                BookingStatus.CONFIRMED,
+                null,
+                Map.of());
     }
 
     private List<String> answers(House house, Query query, Booking... bookings) {
@@ -128,7 +163,8 @@ class TimetableTest {
     @Test
     void itNarrowsByPersonAndRefusesStrangers() {
         assertThat(answers(house, course(FIRST, FIRST).withStaff(JONTE))).hasSize(1);
-        Answer stranger = Openings.openings(house, Booked.nothing(), course(FIRST, FIRST).withStaff(new StaffId("mira")));
+        Answer stranger =
+                Openings.openings(house, Booked.nothing(), course(FIRST, FIRST).withStaff(new StaffId("mira")));
         assertThat(stranger.refusal()).isEqualTo(Refusal.STAFF);
     }
 
@@ -136,12 +172,14 @@ class TimetableTest {
     void aReasonTellsWhatCausedIt() {
         Booking full = booking("b1", COURSE, "2027-01-06T18:00", 150, List.of(JONTE), 4);
         Answer answer = Openings.explain(house, Booked.of(List.of(full), List.of()), course(FIRST, FIRST));
-        Reason.Full reason = (Reason.Full) answer.entries().get(0).options().get(0).reasons().get(0);
+        Reason.Full reason =
+                (Reason.Full) answer.entries().get(0).options().get(0).reasons().get(0);
         assertThat(reason.taken()).isEqualTo(4);
         assertThat(reason.commitments())
                 .singleElement()
                 .isInstanceOfSatisfying(
-                        Commitment.OfSession.class, c -> assertThat(c.session().bookings()).containsExactly(full));
+                        Commitment.OfSession.class,
+                        c -> assertThat(c.session().bookings()).containsExactly(full));
     }
 
     @Test

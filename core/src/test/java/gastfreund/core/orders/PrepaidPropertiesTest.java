@@ -40,8 +40,10 @@ class PrepaidPropertiesTest {
         }
         Money taken = Money.ZERO;
         for (int i = 0; i < quote.lines().size(); i++) {
-            assertThat(settlement.now(i)).isLessThanOrEqualTo(quote.lines().get(i).dueNow());
-            assertThat(settlement.later(i)).isLessThanOrEqualTo(quote.lines().get(i).balance());
+            assertThat(settlement.now(i))
+                    .isLessThanOrEqualTo(quote.lines().get(i).dueNow());
+            assertThat(settlement.later(i))
+                    .isLessThanOrEqualTo(quote.lines().get(i).balance());
             taken = taken.plus(settlement.now(i)).plus(settlement.later(i));
         }
         assertThat(given).isEqualTo(taken).isEqualTo(settlement.total());

@@ -51,14 +51,25 @@ class QuotePropertiesTest {
             int units = 1 + random.nextInt(3);
             long start = ZONE.startOf(ZONE.dateOf(NOW).plusDays(random.nextInt(9))) + random.nextInt(1440);
             Line line = new Line(
-                    offer, offer.lengths().get(0), units, 1 + random.nextInt(4), Map.of(), start, List.of(), null, NOW, ZONE);
+                    offer,
+                    offer.lengths().get(0),
+                    units,
+                    1 + random.nextInt(4),
+                    Map.of(),
+                    start,
+                    List.of(),
+                    null,
+                    NOW,
+                    ZONE);
             basket.add(new Quote.Asked(line, random.nextBoolean() ? Quote.Pay.NOW : Quote.Pay.VENUE));
         }
         PromoCode.Worth worth = random.nextBoolean()
-                ? new PromoCode.Worth.Share(Percent.of(List.of("10", "33.3", "100").get(random.nextInt(3))))
+                ? new PromoCode.Worth.Share(
+                        Percent.of(List.of("10", "33.3", "100").get(random.nextInt(3))))
                 : new PromoCode.Worth.Amount(Money.ofMinor(random.nextInt(20_000)));
         Set<OfferId> offers = random.nextBoolean() ? Set.of() : Set.of(new OfferId("o" + random.nextInt(4)));
-        promo = new PromoCode("code", worth, offers, null, null, Money.ofMinor(random.nextInt(3000)), OptionalInt.empty(), 0);
+        promo = new PromoCode(
+                "code", worth, offers, null, null, Money.ofMinor(random.nextInt(3000)), OptionalInt.empty(), 0);
         return Quote.of(basket, NOW, ZONE, "code", Map.of(PromoCode.normal("code"), promo));
     }
 
@@ -70,42 +81,75 @@ class QuotePropertiesTest {
 
     /** The last quote as it would be if passes paid for every line. */
     Quote covered() {
-        List<Quote.Asked> covered =
-                basket.stream().map(a -> new Quote.Asked(a.line(), a.pay(), true)).toList();
+        List<Quote.Asked> covered = basket.stream()
+                .map(a -> new Quote.Asked(a.line(), a.pay(), true))
+                .toList();
         return Quote.of(covered, NOW, ZONE, "code", Map.of(PromoCode.normal("code"), promo));
     }
 
     private static Offer offer(Random random) {
-        Payment payment = switch (random.nextInt(5)) {
-            case 0 -> Payment.full();
-            case 1 -> new Payment(Payment.When.VENUE, null, OptionalInt.empty());
-            case 2 -> new Payment(Payment.When.CHOICE, null, OptionalInt.empty());
-            case 3 -> new Payment(
-                    Payment.When.DEPOSIT,
-                    new Payment.Deposit.Share(Percent.of("12.5")),
-                    random.nextBoolean() ? OptionalInt.of(random.nextInt(5)) : OptionalInt.empty());
-            default -> new Payment(
-                    Payment.When.DEPOSIT, new Payment.Deposit.Amount(Money.ofMinor(random.nextInt(9000))), OptionalInt.of(2));
-        };
+        Payment payment =
+                switch (random.nextInt(5)) {
+                    case 0 -> Payment.full();
+                    case 1 -> new Payment(Payment.When.VENUE, null, OptionalInt.empty());
+                    case 2 -> new Payment(Payment.When.CHOICE, null, OptionalInt.empty());
+                    case 3 -> new Payment(
+                            Payment.When.DEPOSIT,
+                            new Payment.Deposit.Share(Percent.of("12.5")),
+                            random.nextBoolean() ? OptionalInt.of(random.nextInt(5)) : OptionalInt.empty());
+                    default -> new Payment(
+                            Payment.When.DEPOSIT,
+                            new Payment.Deposit.Amount(Money.ofMinor(random.nextInt(9000))),
+                            OptionalInt.of(2));
+                };
         return new Offer(
-                new OfferId("o" + random.nextInt(4)), "Offer",
-                List.of(new Length(new gastfreund.core.offers.LengthId("l"), Minutes.of(60), Money.ofMinor(random.nextInt(9999)), 1, 3)),
+                new OfferId("o" + random.nextInt(4)),
+                "Offer",
+                List.of(new Length(
+                        new gastfreund.core.offers.LengthId("l"),
+                        Minutes.of(60),
+                        Money.ofMinor(random.nextInt(9999)),
+                        1,
+                        3)),
                 random.nextBoolean() ? Offer.Basis.PERSON : Offer.Basis.BOOKING,
-                Starts.usual(), null, Minutes.ZERO, Minutes.ZERO, Sharing.none(), new Party(1, 4), Serving.nobody(), List.of(),
-                List.of(), null, Bounds.none(), Offer.Confirm.INSTANT, false, List.of(), List.of(), payment, Terms.none(),
+                Starts.usual(),
+                null,
+                Minutes.ZERO,
+                Minutes.ZERO,
+                Sharing.none(),
+                new Party(1, 4),
+                Serving.nobody(),
+                List.of(),
+                List.of(),
+                null,
+                Bounds.none(),
+                Offer.Confirm.INSTANT,
+                false,
+                List.of(),
+                List.of(),
+                payment,
+                Terms.none(),
                 Percent.of(RATES.get(random.nextInt(RATES.size()))));
     }
 
     @Property(tries = 2000)
     void thePartsAlwaysAddUpToTheWhole(@ForAll long seed) {
         Quote quote = quote(seed);
-        assertThat(Money.sum(quote.lines().stream().map(l -> l.price().amount()).toList())).isEqualTo(quote.subtotal());
-        assertThat(Money.sum(quote.lines().stream().map(Quote.QuotedLine::discount).toList())).isEqualTo(quote.discount());
+        assertThat(Money.sum(quote.lines().stream().map(l -> l.price().amount()).toList()))
+                .isEqualTo(quote.subtotal());
+        assertThat(Money.sum(
+                        quote.lines().stream().map(Quote.QuotedLine::discount).toList()))
+                .isEqualTo(quote.discount());
         assertThat(quote.subtotal().minus(quote.discount())).isEqualTo(quote.total());
-        assertThat(Money.sum(quote.lines().stream().map(Quote.QuotedLine::total).toList())).isEqualTo(quote.total());
+        assertThat(Money.sum(quote.lines().stream().map(Quote.QuotedLine::total).toList()))
+                .isEqualTo(quote.total());
         assertThat(quote.dueNow().plus(quote.balance())).isEqualTo(quote.total());
-        assertThat(Money.sum(quote.taxes().stream().map(t -> t.net().plus(t.tax())).toList())).isEqualTo(quote.total());
-        assertThat(quote.taxes().stream().map(ContainedTax::rate).toList()).isSorted().doesNotHaveDuplicates();
+        assertThat(Money.sum(
+                        quote.taxes().stream().map(t -> t.net().plus(t.tax())).toList()))
+                .isEqualTo(quote.total());
+        assertThat(quote.taxes().stream().map(ContainedTax::rate).toList())
+                .isSorted()
+                .doesNotHaveDuplicates();
         for (Quote.QuotedLine line : quote.lines()) {
             assertThat(line.dueNow().plus(line.balance())).isEqualTo(line.total());
             assertThat(line.balanceDue() == null).isEqualTo(line.balance().isZero());
@@ -135,7 +179,8 @@ class QuotePropertiesTest {
         assertThat(other.total()).isEqualTo(quote.total());
         for (int i = 0; i < shuffled.size(); i++) {
             Quote.QuotedLine before = quote.lines().get(basket.indexOf(shuffled.get(i)));
-            long difference = other.lines().get(i).discount().minus(before.discount()).minor();
+            long difference =
+                    other.lines().get(i).discount().minus(before.discount()).minor();
             assertThat(Math.abs(difference)).isLessThanOrEqualTo(1);
         }
     }
@@ -158,7 +203,8 @@ class QuotePropertiesTest {
                 Money.ofMinor(total), Money.ofMinor(deposit), was, NOW.plusSeconds(hoursAhead * 3600L), NOW, by);
         assertThat(outcome.refund()).isBetween(Money.ZERO, was);
         assertThat(outcome.keep()).isBetween(Money.ZERO, Money.ofMinor(total));
-        assertThat(outcome.refund().plus(outcome.keep()).minus(outcome.uncollected())).isEqualTo(was);
+        assertThat(outcome.refund().plus(outcome.keep()).minus(outcome.uncollected()))
+                .isEqualTo(was);
         if (by == Terms.By.HOST) {
             assertThat(outcome.refund()).isEqualTo(was);
         }

@@ -28,19 +28,47 @@ class SoldTest {
     private static final AddOn CLAY =
             new AddOn(new AddOnId("clay"), "Clay", Money.ofMinor(500), AddOn.Per.UNIT, 3, Minutes.of(10));
     private static final Sold SOLD = new Sold(
-            "Lesson", HOUR, List.of(CLAY), Offer.Confirm.INSTANT, Payment.full(), Terms.none(), Percent.ZERO, "", Map.of());
+            "Lesson",
+            HOUR,
+            List.of(CLAY),
+            Offer.Confirm.INSTANT,
+            Payment.full(),
+            Terms.none(),
+            Percent.ZERO,
+            "",
+            Map.of());
 
     private static Offer offer(Sharing sharing, List<Length> lengths, List<AddOn> addOns) {
         return new Offer(
-                new OfferId("lesson"), "Lesson", lengths, Offer.Basis.BOOKING, Starts.usual(), null, Minutes.ZERO, Minutes.ZERO,
-                sharing, new Party(2, 4), Serving.nobody(), List.of(), List.of(), null, Bounds.none(), Offer.Confirm.INSTANT,
-                false, addOns, List.of(), Payment.full(), Terms.none(), Percent.ZERO);
+                new OfferId("lesson"),
+                "Lesson",
+                lengths,
+                Offer.Basis.BOOKING,
+                Starts.usual(),
+                null,
+                Minutes.ZERO,
+                Minutes.ZERO,
+                sharing,
+                new Party(2, 4),
+                Serving.nobody(),
+                List.of(),
+                List.of(),
+                null,
+                Bounds.none(),
+                Offer.Confirm.INSTANT,
+                false,
+                addOns,
+                List.of(),
+                Payment.full(),
+                Terms.none(),
+                Percent.ZERO);
     }
 
     @Test
     void whatIsStillSoldSoIsTakenAsItIsNow() {
         Length dearer = Length.of("60", 60, 9_900);
-        Offer now = SOLD.within(offer(Sharing.none(), List.of(dearer), List.of(CLAY)), 1, 2).orElseThrow();
+        Offer now = SOLD.within(offer(Sharing.none(), List.of(dearer), List.of(CLAY)), 1, 2)
+                .orElseThrow();
         assertThat(now.lengths()).containsExactly(dearer);
         assertThat(now.addOns()).containsExactly(CLAY);
     }
@@ -61,7 +89,8 @@ class SoldTest {
 
     @Test
     void whatIsGoneIsThereAgain() {
-        Offer now = SOLD.within(offer(Sharing.none(), List.of(Length.of("30", 30, 2_000)), List.of()), 1, 7).orElseThrow();
+        Offer now = SOLD.within(offer(Sharing.none(), List.of(Length.of("30", 30, 2_000)), List.of()), 1, 7)
+                .orElseThrow();
         assertThat(now.lengths()).containsExactly(Length.of("30", 30, 2_000), HOUR);
         assertThat(now.addOns()).containsExactly(CLAY);
         assertThat(now.party()).isEqualTo(new Party(2, 7));
@@ -69,6 +98,7 @@ class SoldTest {
 
     @Test
     void whatCannotBeHadInItAnyMoreIsNoOffer() {
-        assertThat(SOLD.within(offer(Sharing.of(8, Sharing.Fill.FIRST), List.of(HOUR), List.of()), 1, 2)).isEmpty();
+        assertThat(SOLD.within(offer(Sharing.of(8, Sharing.Fill.FIRST), List.of(HOUR), List.of()), 1, 2))
+                .isEmpty();
     }
 }

@@ -22,9 +22,12 @@ class StepsTest {
 
     @Test
     void onlyMoneyBringsALapsedHoldBack() {
-        assertThat(BookingSteps.allows(BookingStatus.LAPSED, BookingStatus.CONFIRMED)).isTrue();
-        assertThat(BookingSteps.allows(BookingStatus.LAPSED, BookingStatus.HELD)).isFalse();
-        assertThat(BookingSteps.allows(BookingStatus.CONFIRMED, BookingStatus.HELD)).isFalse();
+        assertThat(BookingSteps.allows(BookingStatus.LAPSED, BookingStatus.CONFIRMED))
+                .isTrue();
+        assertThat(BookingSteps.allows(BookingStatus.LAPSED, BookingStatus.HELD))
+                .isFalse();
+        assertThat(BookingSteps.allows(BookingStatus.CONFIRMED, BookingStatus.HELD))
+                .isFalse();
     }
 
     @Test

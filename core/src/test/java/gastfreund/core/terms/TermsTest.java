@@ -69,19 +69,25 @@ class TermsTest {
         Instant early = START.minus(Duration.ofDays(9));
         assertThat(cancelled(early, Terms.By.GUEST, floor).keep()).isEqualTo(floor);
         assertThat(cancelled(early, Terms.By.GUEST, floor).refund()).isEqualTo(Money.ofMinor(4400));
-        assertThat(cancelled(START.minusSeconds(1), Terms.By.GUEST, floor).keep()).isEqualTo(Money.ofMinor(4440));
+        assertThat(cancelled(START.minusSeconds(1), Terms.By.GUEST, floor).keep())
+                .isEqualTo(Money.ofMinor(4440));
         assertThat(cancelled(early, Terms.By.HOST, floor).refund()).isEqualTo(Money.ofMinor(7400));
     }
 
     private static Terms.Outcome cancelled(Instant at, Terms.By by, Money floor) {
-        return TERMS.cancel(
-                Money.ofMinor(7400), Money.ofMinor(2220), Money.ofMinor(7400), START, at, by, floor);
+        return TERMS.cancel(Money.ofMinor(7400), Money.ofMinor(2220), Money.ofMinor(7400), START, at, by, floor);
     }
 
     @Test
     void withoutTiersItIsFreeUntilTheStart() {
         assertThat(Terms.none()
-                        .cancel(Money.ofMinor(10), Money.ZERO, Money.ofMinor(10), START, START.minusSeconds(1), Terms.By.GUEST)
+                        .cancel(
+                                Money.ofMinor(10),
+                                Money.ZERO,
+                                Money.ofMinor(10),
+                                START,
+                                START.minusSeconds(1),
+                                Terms.By.GUEST)
                         .refund())
                 .isEqualTo(Money.ofMinor(10));
         assertThat(Terms.none()

@@ -18,8 +18,8 @@ class IntervalSetTest {
 
     @Test
     void touchingAndOverlappingIntervalsAreOne() {
-        IntervalSet set = IntervalSet.union(
-                List.of(Interval.between(20, 30), Interval.between(0, 10), Interval.between(10, 15), Interval.between(12, 20)));
+        IntervalSet set = IntervalSet.union(List.of(
+                Interval.between(20, 30), Interval.between(0, 10), Interval.between(10, 15), Interval.between(12, 20)));
         assertThat(set.intervals()).containsExactly(Interval.between(0, 30));
     }
 
@@ -63,10 +63,12 @@ class IntervalSetTest {
     @Property
     void encloseMeansThatEveryMinuteBelongsToIt(
             @ForAll("sets") List<Interval> intervals, @ForAll("intervals") Interval asked) {
-        boolean all = bits(intervals).get((int) asked.start(), (int) asked.end()).cardinality()
-                == asked.length().count();
+        boolean all =
+                bits(intervals).get((int) asked.start(), (int) asked.end()).cardinality()
+                        == asked.length().count();
         if (asked.start() < asked.end()) {
-            assertThat(IntervalSet.union(intervals).encloses(asked.start(), asked.end())).isEqualTo(all);
+            assertThat(IntervalSet.union(intervals).encloses(asked.start(), asked.end()))
+                    .isEqualTo(all);
         }
     }
 
@@ -78,7 +80,9 @@ class IntervalSetTest {
 
     @Provide
     Arbitrary<Interval> intervals() {
-        return Combinators.combine(Arbitraries.integers().between(0, END), Arbitraries.integers().between(0, 12))
+        return Combinators.combine(
+                        Arbitraries.integers().between(0, END),
+                        Arbitraries.integers().between(0, 12))
                 .as((start, length) -> Interval.between(start, start + length));
     }
 

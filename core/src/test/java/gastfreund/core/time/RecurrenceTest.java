@@ -62,7 +62,8 @@ class RecurrenceTest {
 
     @Test
     void oneStartNeedsNoRule() {
-        assertThat(starts(Recurrence.once(WEDNESDAY), "2027-01-06", "2027-01-06")).containsExactly("2027-01-06T18:30");
+        assertThat(starts(Recurrence.once(WEDNESDAY), "2027-01-06", "2027-01-06"))
+                .containsExactly("2027-01-06T18:30");
         assertThat(starts(Recurrence.of(WEDNESDAY, null, Set.of(WEDNESDAY.toLocalDate())), "2027-01-06", "2027-01-06"))
                 .isEmpty();
     }
@@ -70,8 +71,13 @@ class RecurrenceTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "FREQ=WEEKLY;BYDAY=MO", "FREQ=WEEKLY;UNTIL=20270301T000000Z", "FREQ=SECONDLY", "FREQ=YEARLY;INTERVAL=101",
-                "FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30", "FREQ=FORTNIGHTLY", ""
+                "FREQ=WEEKLY;BYDAY=MO",
+                "FREQ=WEEKLY;UNTIL=20270301T000000Z",
+                "FREQ=SECONDLY",
+                "FREQ=YEARLY;INTERVAL=101",
+                "FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30",
+                "FREQ=FORTNIGHTLY",
+                ""
             })
     void whatCannotBeFollowedIsRefused(String rule) {
         assertThatThrownBy(() -> Recurrence.of(WEDNESDAY, rule, Set.of())).isInstanceOf(IllegalArgumentException.class);
@@ -79,7 +85,8 @@ class RecurrenceTest {
 
     @Test
     void aStartIsAWholeMinute() {
-        assertThatThrownBy(() -> Recurrence.once(WEDNESDAY.plusSeconds(1))).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> Recurrence.once(WEDNESDAY.plusSeconds(1)))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 
     @Test

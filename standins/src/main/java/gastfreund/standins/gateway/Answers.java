@@ -26,20 +26,33 @@ class Answers {
             case NULL -> "null";
             case NO_END -> json.writeValueAsString(with(told, told.amount(), told.currency(), told.payUrl(), null));
             case FAR_END -> json.writeValueAsString(with(
-                    told, told.amount(), told.currency(), told.payUrl(), Instant.parse(told.expiresAt()).plus(YEAR).toString()));
-            case OTHER_AMOUNT ->
-                json.writeValueAsString(with(told, told.amount() + 1, told.currency(), told.payUrl(), told.expiresAt()));
-            case OTHER_CURRENCY ->
-                json.writeValueAsString(with(told, told.amount(), "ZZZ", told.payUrl(), told.expiresAt()));
+                    told,
+                    told.amount(),
+                    told.currency(),
+                    told.payUrl(),
+                    Instant.parse(told.expiresAt()).plus(YEAR).toString()));
+            case OTHER_AMOUNT -> json.writeValueAsString(
+                    with(told, told.amount() + 1, told.currency(), told.payUrl(), told.expiresAt()));
+            case OTHER_CURRENCY -> json.writeValueAsString(
+                    with(told, told.amount(), "ZZZ", told.payUrl(), told.expiresAt()));
             case OTHER_HOST -> json.writeValueAsString(
                     with(told, told.amount(), told.currency(), "https://elsewhere.example/pay", told.expiresAt()));
             case NONSENSE -> "<html>We will be back soon.</html>";
         };
     }
 
-    private static Payment.Told with(Payment.Told told, long amount, String currency, String payUrl, @Nullable String end) {
+    private static Payment.Told with(
+            Payment.Told told, long amount, String currency, String payUrl, @Nullable String end) {
         return new Payment.Told(
-                told.id(), told.state(), amount, currency, told.captured(), told.released(), told.refunded(), told.reason(),
-                payUrl, end);
+                told.id(),
+                told.state(),
+                amount,
+                currency,
+                told.captured(),
+                told.released(),
+                told.refunded(),
+                told.reason(),
+                payUrl,
+                end);
     }
 }

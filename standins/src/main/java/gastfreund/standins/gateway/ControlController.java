@@ -34,8 +34,10 @@ class ControlController {
         model.addAttribute("sayings", Control.Saying.values());
         model.addAttribute("saying", control.saying());
         model.addAttribute("refusal", control.refusal());
-        model.addAttribute("calls", CALLS.stream().map(c -> new Call(c, control.down(c))).toList());
-        model.addAttribute("payments", payments.all().stream().map(p -> p.told("")).toList());
+        model.addAttribute(
+                "calls", CALLS.stream().map(c -> new Call(c, control.down(c))).toList());
+        model.addAttribute(
+                "payments", payments.all().stream().map(p -> p.told("")).toList());
         return "standins/control";
     }
 

@@ -49,7 +49,10 @@ class GatewayApiController {
     @GetMapping
     List<Payment.Told> ledger(@RequestHeader("Authorization") String key) {
         String account = enter(key);
-        return payments.all().stream().filter(p -> p.account.equals(account)).map(GatewayApiController::told).toList();
+        return payments.all().stream()
+                .filter(p -> p.account.equals(account))
+                .map(GatewayApiController::told)
+                .toList();
     }
 
     @PostMapping
@@ -117,7 +120,9 @@ class GatewayApiController {
     }
 
     private ResponseEntity<String> said(HttpStatus status, Payment payment) {
-        return ResponseEntity.status(status).contentType(MediaType.APPLICATION_JSON).body(answers.written(told(payment)));
+        return ResponseEntity.status(status)
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(answers.written(told(payment)));
     }
 
     private static Payment.Told told(Payment payment) {

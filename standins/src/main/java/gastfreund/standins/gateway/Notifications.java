@@ -37,7 +37,8 @@ class Notifications implements DisposableBean {
     private final StandinsSettings settings;
     private final Answers answers;
     private final Clock clock;
-    private final HttpClient http = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
+    private final HttpClient http =
+            HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
     private final ScheduledExecutorService executor = Executors.newScheduledThreadPool(2);
 
     Notifications(StandinsSettings settings, Answers answers, Clock clock) {
@@ -72,7 +73,8 @@ class Notifications implements DisposableBean {
                     .header("Gateway-Signature", sign(telling.payment().account, time + "." + body))
                     .POST(HttpRequest.BodyPublishers.ofString(body))
                     .build();
-            int status = http.send(request, HttpResponse.BodyHandlers.discarding()).statusCode();
+            int status =
+                    http.send(request, HttpResponse.BodyHandlers.discarding()).statusCode();
             if (status / 100 == 2) {
                 taken.merge(telling.payment().id, 1, Integer::sum);
                 return;

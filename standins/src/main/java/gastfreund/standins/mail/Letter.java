@@ -16,7 +16,14 @@ import java.util.stream.Collectors;
 
 /** A message as the viewer shows it. */
 record Letter(
-        int number, String from, String to, String subject, Date sent, String text, String html, List<Attachment> attachments) {
+        int number,
+        String from,
+        String to,
+        String subject,
+        Date sent,
+        String text,
+        String html,
+        List<Attachment> attachments) {
 
     /** A file that came with a message. */
     record Attachment(String name, String type, byte[] content) {}

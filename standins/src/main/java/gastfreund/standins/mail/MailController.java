@@ -40,8 +40,10 @@ class MailController {
     @GetMapping("/mail/{number}/html")
     ResponseEntity<String> html(@PathVariable int number) {
         return ResponseEntity.ok()
-                .header("Content-Security-Policy", "sandbox allow-popups allow-top-navigation-by-user-activation; "
-                        + "default-src 'none'; style-src 'unsafe-inline'; img-src data:")
+                .header(
+                        "Content-Security-Policy",
+                        "sandbox allow-popups allow-top-navigation-by-user-activation; "
+                                + "default-src 'none'; style-src 'unsafe-inline'; img-src data:")
                 .contentType(MediaType.parseMediaType("text/html;charset=UTF-8"))
                 .body(find(number).html());
     }
@@ -56,7 +58,10 @@ class MailController {
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(attachment.name()).build().toString())
+                        ContentDisposition.attachment()
+                                .filename(attachment.name())
+                                .build()
+                                .toString())
                 .contentType(MediaType.parseMediaType(attachment.type()))
                 .body(attachment.content());
     }
