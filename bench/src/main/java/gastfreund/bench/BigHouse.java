@@ -1,5 +1,8 @@
 package gastfreund.bench;
 
+import gastfreund.core.bookings.Booking;
+import gastfreund.core.bookings.BookingId;
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.HoursException;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.hours.Schedule;
@@ -22,9 +25,6 @@ import gastfreund.core.offers.Staff;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.offers.Starts;
 import gastfreund.core.offers.Use;
-import gastfreund.core.openings.Booking;
-import gastfreund.core.openings.BookingId;
-import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.terms.Terms;
 import gastfreund.core.time.HouseZone;
 import gastfreund.core.time.Minutes;

@@ -1,9 +1,9 @@
 package gastfreund.bench;
 
+import gastfreund.core.bookings.Booked;
+import gastfreund.core.bookings.Booking;
 import gastfreund.core.offers.House;
 import gastfreund.core.openings.Answer;
-import gastfreund.core.openings.Booked;
-import gastfreund.core.openings.Booking;
 import gastfreund.core.openings.Openings;
 import gastfreund.core.openings.Oracle;
 import gastfreund.core.openings.Query;

@@ -2,11 +2,17 @@ package gastfreund.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
-import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** The rules of docs/architecture.md for the core. */
@@ -43,9 +49,35 @@ class ArchitectureTest {
                 .check(core);
     }
 
+    /** From the ground up: each package may use those that stand before it, and no other. */
+    private static final List<String> LAYERS =
+            List.of("time", "money", "hours", "terms", "offers", "bookings", "openings", "orders");
+
+    private static final int MOST_FILES = 24;
+
     @Test
-    void packagesHaveNoCycle() {
-        slices().matching("gastfreund.core.(*)..").should().beFreeOfCycles().check(core);
+    void arrowsGoDownOnly() throws IOException {
+        for (int i = 0; i < LAYERS.size(); i++) {
+            List<String> above = LAYERS.subList(i + 1, LAYERS.size());
+            noClasses()
+                    .that()
+                    .resideInAPackage("gastfreund.core." + LAYERS.get(i) + "..")
+                    .should()
+                    .dependOnClassesThat(JavaClass.Predicates.resideInAnyPackage(above.stream()
+                            .map(l -> "gastfreund.core." + l + "..")
+                            .toArray(String[]::new)))
+                    .check(core);
+            try (Stream<Path> files = Files.list(Path.of("src/main/java/gastfreund/core", LAYERS.get(i)))) {
+                assertThat(files.filter(f -> !f.endsWith("package-info.java")).count())
+                        .as(LAYERS.get(i))
+                        .isLessThanOrEqualTo(MOST_FILES);
+            }
+        }
+        classes()
+                .should()
+                .resideInAnyPackage(
+                        LAYERS.stream().map(l -> "gastfreund.core." + l).toArray(String[]::new))
+                .check(core);
     }
 
     @Test

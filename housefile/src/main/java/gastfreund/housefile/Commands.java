@@ -1,7 +1,7 @@
 package gastfreund.housefile;
 
+import gastfreund.core.bookings.Booked;
 import gastfreund.core.offers.House;
-import gastfreund.core.openings.Booked;
 import gastfreund.core.openings.Openings;
 import java.io.IOException;
 import java.io.PrintStream;

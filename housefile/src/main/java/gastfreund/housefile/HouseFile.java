@@ -1,5 +1,9 @@
 package gastfreund.housefile;
 
+import gastfreund.core.bookings.Booking;
+import gastfreund.core.bookings.BookingId;
+import gastfreund.core.bookings.BookingStatus;
+import gastfreund.core.bookings.Busy;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.hours.Schedule;
 import gastfreund.core.money.Money;
@@ -12,10 +16,6 @@ import gastfreund.core.offers.Resource;
 import gastfreund.core.offers.ResourceId;
 import gastfreund.core.offers.Staff;
 import gastfreund.core.offers.StaffId;
-import gastfreund.core.openings.Booking;
-import gastfreund.core.openings.BookingId;
-import gastfreund.core.openings.BookingStatus;
-import gastfreund.core.openings.Busy;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.core.time.HouseZone;
 import gastfreund.core.time.Interval;

@@ -1,12 +1,12 @@
 package gastfreund.housefile;
 
+import gastfreund.core.bookings.Booking;
+import gastfreund.core.bookings.Busy;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Place;
 import gastfreund.core.offers.Resource;
 import gastfreund.core.offers.Staff;
-import gastfreund.core.openings.Booking;
-import gastfreund.core.openings.Busy;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.core.time.HouseZone;
 import gastfreund.core.time.Interval;

@@ -1,5 +1,6 @@
 package gastfreund.housefile;
 
+import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.AddOnId;
@@ -7,7 +8,6 @@ import gastfreund.core.offers.House;
 import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
-import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.Query;
 import java.time.Instant;
 import java.time.LocalDate;

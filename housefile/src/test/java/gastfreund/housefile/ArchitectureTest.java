@@ -14,7 +14,12 @@ class ArchitectureTest {
         classes()
                 .should()
                 .onlyDependOnClassesThat()
-                .resideInAnyPackage("gastfreund.housefile..", "gastfreund.core..", "java..", "tools.jackson..")
+                .resideInAnyPackage(
+                        "gastfreund.housefile..",
+                        "gastfreund.core..",
+                        "java..",
+                        "tools.jackson..",
+                        "org.jspecify.annotations..")
                 .check(new ClassFileImporter()
                         .withImportOption(new ImportOption.DoNotIncludeTests())
                         .importPackages("gastfreund.housefile"));

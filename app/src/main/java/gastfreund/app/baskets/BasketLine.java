@@ -5,8 +5,8 @@ import gastfreund.app.bookings.Reservation;
 import gastfreund.app.bookings.Reserved;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.pages.Links;
+import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.Audience;
-import gastfreund.core.openings.BookingId;
 import gastfreund.core.orders.Quote;
 import java.time.Instant;
 

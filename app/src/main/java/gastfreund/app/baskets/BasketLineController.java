@@ -9,7 +9,7 @@ import gastfreund.app.strangers.Visitor;
 import gastfreund.app.strangers.VisitorMarks;
 import gastfreund.app.typed.Minor;
 import gastfreund.app.typed.Minute;
-import gastfreund.core.openings.BookingId;
+import gastfreund.core.bookings.BookingId;
 import gastfreund.core.orders.Quote;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;

@@ -2,7 +2,7 @@ package gastfreund.app.baskets;
 
 import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.bookings.Hold;
-import gastfreund.core.openings.BookingId;
+import gastfreund.core.bookings.BookingId;
 import gastfreund.core.orders.Quote;
 import java.sql.ResultSet;
 import java.sql.SQLException;

@@ -1,9 +1,9 @@
 package gastfreund.app.board;
 
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.StaffId;
-import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.util.List;

@@ -6,7 +6,7 @@ import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.orders.Orders;
-import gastfreund.core.openings.BookingId;
+import gastfreund.core.bookings.BookingId;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.List;

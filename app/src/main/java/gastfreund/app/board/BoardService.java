@@ -2,13 +2,13 @@ package gastfreund.app.board;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.Schedule;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Resource;
 import gastfreund.core.offers.Staff;
 import gastfreund.core.offers.Use;
-import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.time.Days;
 import gastfreund.core.time.Interval;
 import gastfreund.core.time.IntervalSet;

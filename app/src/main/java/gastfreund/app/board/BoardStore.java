@@ -2,9 +2,9 @@ package gastfreund.app.board;
 
 import gastfreund.app.bookings.BookedStore;
 import gastfreund.app.bookings.BookingStore;
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
-import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.time.Interval;
 import java.sql.ResultSet;
 import java.sql.SQLException;

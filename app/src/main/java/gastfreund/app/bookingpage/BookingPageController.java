@@ -12,7 +12,7 @@ import gastfreund.app.payments.GatewayException;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.storage.DoesMore;
 import gastfreund.app.strangers.Visitor;
-import gastfreund.core.openings.BookingId;
+import gastfreund.core.bookings.BookingId;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;

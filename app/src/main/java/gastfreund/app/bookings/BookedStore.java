@@ -1,13 +1,13 @@
 package gastfreund.app.bookings;
 
+import gastfreund.core.bookings.Booked;
+import gastfreund.core.bookings.Booking;
+import gastfreund.core.bookings.BookingId;
+import gastfreund.core.bookings.BookingStatus;
+import gastfreund.core.bookings.Busy;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
-import gastfreund.core.openings.Booked;
-import gastfreund.core.openings.Booking;
-import gastfreund.core.openings.BookingId;
-import gastfreund.core.openings.BookingStatus;
-import gastfreund.core.openings.Busy;
 import gastfreund.core.time.Interval;
 import gastfreund.core.time.Minutes;
 import java.sql.ResultSet;

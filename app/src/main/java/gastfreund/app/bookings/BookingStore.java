@@ -1,14 +1,14 @@
 package gastfreund.app.bookings;
 
+import gastfreund.core.bookings.Booking;
+import gastfreund.core.bookings.BookingId;
+import gastfreund.core.bookings.BookingStatus;
+import gastfreund.core.bookings.Busy;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
-import gastfreund.core.openings.Booking;
-import gastfreund.core.openings.BookingId;
-import gastfreund.core.openings.BookingStatus;
-import gastfreund.core.openings.Busy;
 import gastfreund.core.time.Interval;
 import java.sql.ResultSet;
 import java.sql.SQLException;

@@ -1,11 +1,11 @@
 package gastfreund.app.bookings;
 
+import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
-import gastfreund.core.openings.BookingId;
 import gastfreund.core.time.Interval;
 import java.util.List;
 import java.util.Map;

@@ -1,7 +1,7 @@
 package gastfreund.app.checkout;
 
 import gastfreund.app.orders.Order;
-import gastfreund.core.openings.BookingId;
+import gastfreund.core.bookings.BookingId;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

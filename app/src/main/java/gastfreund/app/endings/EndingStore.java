@@ -2,7 +2,7 @@ package gastfreund.app.endings;
 
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.WorkStore;
-import gastfreund.core.openings.BookingId;
+import gastfreund.core.bookings.BookingId;
 import java.time.Instant;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;

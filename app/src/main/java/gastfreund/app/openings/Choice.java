@@ -1,6 +1,7 @@
 package gastfreund.app.openings;
 
 import gastfreund.app.bookings.Quantities;
+import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.House;
@@ -10,7 +11,6 @@ import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.Serving;
 import gastfreund.core.offers.StaffId;
-import gastfreund.core.openings.BookingId;
 import gastfreund.core.openings.Query;
 import java.time.DateTimeException;
 import java.time.Instant;

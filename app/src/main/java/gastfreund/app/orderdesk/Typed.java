@@ -1,6 +1,6 @@
 package gastfreund.app.orderdesk;
 
-import gastfreund.core.openings.BookingId;
+import gastfreund.core.bookings.BookingId;
 
 /**
  * What a host wrote into a form of an order's page that could not be done, so that it stands there again.

@@ -1,7 +1,7 @@
 package gastfreund.app.orders;
 
 import gastfreund.app.catalogue.CheckoutRules;
-import gastfreund.core.openings.BookingId;
+import gastfreund.core.bookings.BookingId;
 import java.time.Instant;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;

@@ -4,7 +4,7 @@ import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.journal.Actor;
 import gastfreund.app.journal.JournalEntry;
 import gastfreund.app.journal.JournalStore;
-import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.orders.BookingSteps;
 import java.time.Instant;
 import org.springframework.stereotype.Component;

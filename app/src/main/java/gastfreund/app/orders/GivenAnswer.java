@@ -1,6 +1,6 @@
 package gastfreund.app.orders;
 
-import gastfreund.core.openings.BookingId;
+import gastfreund.core.bookings.BookingId;
 
 /**
  * What a guest answered.

@@ -1,8 +1,8 @@
 package gastfreund.app.orders;
 
+import gastfreund.core.bookings.BookingId;
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
-import gastfreund.core.openings.BookingId;
-import gastfreund.core.openings.BookingStatus;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;

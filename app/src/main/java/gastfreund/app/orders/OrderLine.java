@@ -2,8 +2,8 @@ package gastfreund.app.orders;
 
 import gastfreund.app.bookings.Reservation;
 import gastfreund.app.bookings.Reserved;
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
-import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.Sold;
 import java.time.Instant;
 import java.time.LocalDate;

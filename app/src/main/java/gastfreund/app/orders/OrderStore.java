@@ -1,9 +1,9 @@
 package gastfreund.app.orders;
 
 import gastfreund.app.bookings.BookingStore;
+import gastfreund.core.bookings.BookingId;
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
-import gastfreund.core.openings.BookingId;
-import gastfreund.core.openings.BookingStatus;
 import gastfreund.core.orders.Quote;
 import gastfreund.core.orders.Sold;
 import gastfreund.housefile.HouseFile;

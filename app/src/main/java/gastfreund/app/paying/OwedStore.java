@@ -2,7 +2,7 @@ package gastfreund.app.paying;
 
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.WorkStore;
-import gastfreund.core.openings.BookingId;
+import gastfreund.core.bookings.BookingId;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;

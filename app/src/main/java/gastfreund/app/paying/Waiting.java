@@ -12,7 +12,7 @@ import gastfreund.app.payments.GatewayException;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.rounds.Entry;
-import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.bookings.BookingStatus;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;

@@ -1,7 +1,7 @@
 package gastfreund.app.payments;
 
+import gastfreund.core.bookings.BookingId;
 import gastfreund.core.money.Money;
-import gastfreund.core.openings.BookingId;
 import gastfreund.core.orders.PaymentState;
 import java.time.Instant;
 import java.util.Objects;

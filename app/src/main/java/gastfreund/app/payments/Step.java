@@ -1,7 +1,7 @@
 package gastfreund.app.payments;
 
+import gastfreund.core.bookings.BookingId;
 import gastfreund.core.money.Money;
-import gastfreund.core.openings.BookingId;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 

@@ -1,6 +1,6 @@
 package gastfreund.app.typed;
 
-import gastfreund.core.openings.BookingId;
+import gastfreund.core.bookings.BookingId;
 import java.util.regex.Pattern;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.format.FormatterRegistry;

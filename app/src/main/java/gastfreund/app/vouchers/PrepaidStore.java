@@ -1,9 +1,9 @@
 package gastfreund.app.vouchers;
 
+import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
 import gastfreund.core.money.Percent;
-import gastfreund.core.openings.BookingId;
 import gastfreund.housefile.HouseFile;
 import java.sql.ResultSet;
 import java.sql.SQLException;

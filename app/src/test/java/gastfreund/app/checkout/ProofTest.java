@@ -9,7 +9,7 @@ import gastfreund.app.orders.OrderStatus;
 import gastfreund.app.orders.OrdersTest;
 import gastfreund.app.payments.GatewayAccount;
 import gastfreund.app.payments.Gateways;
-import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.bookings.BookingStatus;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.Map;

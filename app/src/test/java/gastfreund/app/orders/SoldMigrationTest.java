@@ -3,8 +3,8 @@ package gastfreund.app.orders;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.bookings.Quantities;
+import gastfreund.core.bookings.Booking;
 import gastfreund.core.offers.Offer;
-import gastfreund.core.openings.Booking;
 import gastfreund.core.orders.Sold;
 import gastfreund.housefile.HouseFile;
 import gastfreund.housefile.SoldFile;

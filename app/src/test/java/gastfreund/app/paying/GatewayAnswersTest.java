@@ -7,7 +7,7 @@ import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderStatus;
 import gastfreund.app.orders.OrdersTest;
 import gastfreund.app.payments.PaymentService;
-import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.bookings.BookingStatus;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.time.Duration;

@@ -1,5 +1,6 @@
 package gastfreund.core.openings;
 
+import gastfreund.core.bookings.Busy;
 import gastfreund.core.time.Interval;
 
 /** Something that takes a person's or a resource's time. */

@@ -1,5 +1,6 @@
 package gastfreund.core.openings;
 
+import gastfreund.core.bookings.Booked;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Sharing;

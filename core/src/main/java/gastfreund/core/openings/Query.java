@@ -1,5 +1,6 @@
 package gastfreund.core.openings;
 
+import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.AddOnId;

@@ -1,5 +1,6 @@
 package gastfreund.core.openings;
 
+import gastfreund.core.bookings.Booking;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;

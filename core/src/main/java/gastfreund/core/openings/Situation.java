@@ -1,5 +1,6 @@
 package gastfreund.core.openings;
 
+import gastfreund.core.bookings.Booked;
 import gastfreund.core.hours.Schedule;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;

@@ -1,5 +1,8 @@
 package gastfreund.core.openings;
 
+import gastfreund.core.bookings.Booked;
+import gastfreund.core.bookings.Booking;
+import gastfreund.core.bookings.Busy;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;

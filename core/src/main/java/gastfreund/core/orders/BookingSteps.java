@@ -1,16 +1,16 @@
 package gastfreund.core.orders;
 
-import static gastfreund.core.openings.BookingStatus.CANCELLED;
-import static gastfreund.core.openings.BookingStatus.COMPLETED;
-import static gastfreund.core.openings.BookingStatus.CONFIRMED;
-import static gastfreund.core.openings.BookingStatus.DECLINED;
-import static gastfreund.core.openings.BookingStatus.HELD;
-import static gastfreund.core.openings.BookingStatus.LAPSED;
-import static gastfreund.core.openings.BookingStatus.NO_SHOW;
-import static gastfreund.core.openings.BookingStatus.REQUESTED;
+import static gastfreund.core.bookings.BookingStatus.CANCELLED;
+import static gastfreund.core.bookings.BookingStatus.COMPLETED;
+import static gastfreund.core.bookings.BookingStatus.CONFIRMED;
+import static gastfreund.core.bookings.BookingStatus.DECLINED;
+import static gastfreund.core.bookings.BookingStatus.HELD;
+import static gastfreund.core.bookings.BookingStatus.LAPSED;
+import static gastfreund.core.bookings.BookingStatus.NO_SHOW;
+import static gastfreund.core.bookings.BookingStatus.REQUESTED;
 
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.offers.Offer;
-import gastfreund.core.openings.BookingStatus;
 import java.util.Map;
 import java.util.Set;
 

@@ -3,6 +3,11 @@ package gastfreund.core.openings;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import gastfreund.core.bookings.Booked;
+import gastfreund.core.bookings.Booking;
+import gastfreund.core.bookings.BookingId;
+import gastfreund.core.bookings.BookingStatus;
+import gastfreund.core.bookings.Busy;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.hours.HoursException;
 import gastfreund.core.hours.OfferId;

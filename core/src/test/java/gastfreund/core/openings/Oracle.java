@@ -1,5 +1,7 @@
 package gastfreund.core.openings;
 
+import gastfreund.core.bookings.Booking;
+import gastfreund.core.bookings.Busy;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.hours.HoursException;
 import gastfreund.core.hours.OfferId;

@@ -2,6 +2,10 @@ package gastfreund.core.openings;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gastfreund.core.bookings.Booked;
+import gastfreund.core.bookings.Booking;
+import gastfreund.core.bookings.BookingId;
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Sharing;

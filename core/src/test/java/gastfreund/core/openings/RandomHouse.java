@@ -1,5 +1,9 @@
 package gastfreund.core.openings;
 
+import gastfreund.core.bookings.Booking;
+import gastfreund.core.bookings.BookingId;
+import gastfreund.core.bookings.BookingStatus;
+import gastfreund.core.bookings.Busy;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.hours.HoursException;
 import gastfreund.core.hours.OfferId;

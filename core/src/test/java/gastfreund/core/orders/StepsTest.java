@@ -2,7 +2,7 @@ package gastfreund.core.orders;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gastfreund.core.openings.BookingStatus;
+import gastfreund.core.bookings.BookingStatus;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

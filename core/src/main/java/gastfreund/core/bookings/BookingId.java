@@ -1,4 +1,4 @@
-package gastfreund.core.openings;
+package gastfreund.core.bookings;
 
 /**
  * The name of a booking.

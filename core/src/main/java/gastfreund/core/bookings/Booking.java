@@ -1,4 +1,4 @@
-package gastfreund.core.openings;
+package gastfreund.core.bookings;
 
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.AddOnId;

@@ -1,4 +1,4 @@
-package gastfreund.core.openings;
+package gastfreund.core.bookings;
 
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.StaffId;
@@ -71,9 +71,12 @@ public final class Booked {
 
     /**
      * The bookings of some offers or served by some people whose guest's time, widened by what comes before and after
-     * it, may overlap {@code reach}; by start.
+     * it, may overlap {@code reach}; by start ({@code docs/openings.md}, "Commitments").
+     *
+     * @param before the most minutes that may be taken before a guest's time
+     * @param after the most minutes that may be taken after it
      */
-    List<Booking> bookingsTouching(
+    public List<Booking> bookingsTouching(
             Interval reach, long before, long after, Set<OfferId> ofOffers, Set<StaffId> ofStaff) {
         int from = firstAtOrAfter(bookingStarts, reach.start() - longestBooking - after);
         int to = firstAtOrAfter(bookingStarts, reach.end() + before);
@@ -114,7 +117,7 @@ public final class Booked {
     }
 
     /** The busy time that may overlap {@code reach}. */
-    List<Busy> busyTouching(Interval reach) {
+    public List<Busy> busyTouching(Interval reach) {
         int from = firstAtOrAfter(busyStarts, reach.start() - longestBusy);
         int to = firstAtOrAfter(busyStarts, reach.end());
         return Arrays.asList(busy).subList(from, to);

@@ -1,4 +1,4 @@
-package gastfreund.core.openings;
+package gastfreund.core.bookings;
 
 /** Where a booking stands ({@code docs/money.md}, "Orders, payments, holds"). */
 public enum BookingStatus {

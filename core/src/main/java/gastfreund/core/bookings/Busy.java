@@ -1,4 +1,4 @@
-package gastfreund.core.openings;
+package gastfreund.core.bookings;
 
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.time.Interval;
