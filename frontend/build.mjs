@@ -1,9 +1,10 @@
 // Builds styles, scripts and fonts into the application's static resources. The result is committed, so that a plain
 // Maven build needs no npm; CI builds it again and compares.
 import { execFileSync } from 'node:child_process';
-import { copyFileSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { copyFileSync, mkdirSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { buildSync } from 'esbuild';
 
 const here = dirname(fileURLToPath(import.meta.url));
 const target = process.argv[2] ?? join(here, '../app/src/main/resources/static');
@@ -21,7 +22,15 @@ execFileSync(
   ['--input', join(here, 'src/app.css'), '--output', join(own, 'app.css'), '--minify'],
   { cwd: here, stdio: ['ignore', 'ignore', 'inherit'] },
 );
-writeFileSync(join(own, 'app.js'), readFileSync(join(here, 'src/app.js')));
+buildSync({
+  entryPoints: { app: join(here, 'src/app.js'), proof: join(here, 'src/proof-worker.js') },
+  outdir: own,
+  bundle: true,
+  minify: true,
+  format: 'iife',
+  target: 'es2020',
+  legalComments: 'none',
+});
 copyFileSync(join(modules, '@alpinejs/csp/dist/cdn.min.js'), join(vendor, 'alpine.js'));
 
 const fonts = {

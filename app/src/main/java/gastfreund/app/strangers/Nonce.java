@@ -31,7 +31,7 @@ final class Nonce extends OncePerRequestFilter {
         response.setHeader(
                 "Content-Security-Policy",
                 "default-src 'none'; script-src 'nonce-" + nonce + "'; style-src 'nonce-" + nonce + "'; "
-                        + "img-src 'self' data:; font-src 'self'; connect-src 'self'; "
+                        + "img-src 'self' data:; font-src 'self'; connect-src 'self'; worker-src 'self'; "
                         + "form-action 'self' " + gateways.get() + "; base-uri 'none'; frame-ancestors 'none'");
         chain.doFilter(request, response);
     }

@@ -1,0 +1,15 @@
+// The desk by keyboard: the arrows turn the days, T is today.
+export const desk = () => ({
+  keys: {
+    'data-x-on:keydown.window'(event) {
+      this.key(event);
+    },
+  },
+
+  key(event) {
+    if (event.target.closest('input, textarea, select') || event.altKey || event.ctrlKey || event.metaKey) return;
+    const link = { ArrowLeft: 'earlier', ArrowRight: 'later', t: 'today' }[event.key];
+    const target = link && this.$root.querySelector(`[data-day="${link}"]`);
+    if (target) target.click();
+  },
+});

@@ -1,0 +1,67 @@
+// The booking panel: whatever is changed in it is fetched alone, and the address follows.
+// A click that comes while another is on its way waits for it, and then means the link that stands in its place.
+export const panel = () => ({
+  busy: false,
+  last: Promise.resolve(),
+
+  init() {
+    this.show();
+  },
+
+  // On a narrow screen the ribbon is wider than its place: the chosen day is brought into sight.
+  show() {
+    const place = this.$root.querySelector('.scroll');
+    const day = this.$root.querySelector('.day[aria-current]');
+    if (!place || !day || place.scrollWidth <= place.clientWidth) return;
+    const { left, width } = day.getBoundingClientRect();
+    place.scrollLeft += left + width / 2 - place.getBoundingClientRect().left - place.clientWidth / 2;
+  },
+
+  area: {
+    'data-x-on:click'(event) {
+      this.follow(event);
+    },
+    'data-x-on:popstate.window'() {
+      this.load(window.location.href);
+    },
+    'data-x-bind:data-busy'() {
+      return this.busy;
+    },
+  },
+
+  follow(event) {
+    const link = event.target.closest('a[data-panel]');
+    if (!link || event.ctrlKey || event.metaKey || event.shiftKey || event.button !== 0) return;
+    event.preventDefault();
+    const name = link.dataset.panel;
+    this.last = this.last.then(async () => {
+      const current = this.$root.querySelector(`[data-panel="${CSS.escape(name)}"]`);
+      // In the ribbon's picture a link's href is no string, so the attribute is read.
+      const address = current && new URL(current.getAttribute('href'), window.location.href).href;
+      if (address && (await this.load(address, name))) {
+        history.pushState({ panel: true }, '', address);
+      }
+    });
+  },
+
+  async load(href, focus) {
+    const address = new URL(href);
+    address.searchParams.set('fragment', 'panel');
+    this.busy = true;
+    try {
+      const answer = await fetch(address, { headers: { Accept: 'text/html' } });
+      if (!answer.ok) throw new Error(answer.statusText);
+      const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      this.$root.replaceChildren(...html.body.firstElementChild.childNodes);
+      this.show();
+      const again = focus && this.$root.querySelector(`[data-panel="${CSS.escape(focus)}"]`);
+      if (again) again.focus({ preventScroll: true });
+      return true;
+    } catch {
+      window.location.assign(href);
+      return false;
+    } finally {
+      this.busy = false;
+    }
+  },
+});
