@@ -72,60 +72,72 @@ public class BookingPage {
         this.clock = clock;
     }
 
-    /** @param unreachable whether the gateway has just not answered */
-    public void show(Order order, boolean unreachable, Model model) {
+    /**
+     * Shows an order.
+     *
+     * @param own whether its guest looks at it, and not the desk
+     * @param unreachable whether the gateway has just not answered
+     */
+    public void show(Order order, boolean own, boolean unreachable, Model model) {
         Formats f = Formats.of(model);
         List<Payment> all = payments.ofOrder(order.id());
-        Payment last = all.isEmpty() ? null : all.get(all.size() - 1);
-        boolean odd = all.stream().anyMatch(Payment::isOdd);
-        boolean refused = last != null && last.state() == PaymentState.FAILED && !odd;
-        boolean proving = order.isToBeProven() && order.status() == OrderStatus.WAITING;
-        model.addAttribute("order", order);
-        model.addAttribute("rows", pages.rows(order.standing(), f));
-        model.addAttribute("goods", pages.goods(order));
-        model.addAttribute("lost", pages.rows(order.lost(), f));
-        model.addAttribute("paid", orders.paid(order));
-        model.addAttribute("balances", balances);
-        model.addAttribute("moves", moves);
-        model.addAttribute("documents", documents.ofOrder(order));
-        model.addAttribute("now", clock.instant());
-        model.addAttribute(
-                "authorised", Money.sum(all.stream().map(Payment::authorised).toList()));
-        model.addAttribute("later", order.later());
-        model.addAttribute("unpaid", paying.unpaid(order));
-        model.addAttribute(
-                "asks",
-                !order.standing().isEmpty()
-                        && order.standing().stream().allMatch(l -> l.status() == BookingStatus.REQUESTED));
+        boolean waits = order.status() == OrderStatus.WAITING;
+        boolean proving = order.isToBeProven() && waits;
         Optional<Payment> transfer = all.stream()
                 .filter(p -> p.isTransfer() && p.state().isOpen() && p.reference() != null)
                 .findFirst();
-        model.addAttribute("transfer", transfer.orElse(null));
-        model.addAttribute("account", transfer.map(gateways::accountOf).orElse(null));
-        model.addAttribute("ways", paying.ways(order));
-        model.addAttribute("refused", refused);
-        model.addAttribute("odd", odd);
-        model.addAttribute("unreachable", unreachable);
-        model.addAttribute("proving", proving);
-        model.addAttribute(
-                "asking",
-                order.status() == OrderStatus.WAITING
-                        && !refused
-                        && !odd
-                        && !unreachable
-                        && !proving
-                        && transfer.isEmpty());
-        model.addAttribute("keptUntil", keptUntil(order));
         boolean calledOff = order.lines().stream().anyMatch(l -> l.status() == BookingStatus.CANCELLED);
-        model.addAttribute("calledOff", calledOff);
-        if (order.status() == OrderStatus.LAPSED && !order.lines().isEmpty() && !calledOff) {
-            model.addAttribute("nearest", nearest(order.lines().get(0)));
-            model.addAttribute("keepAddress", keepAddress(order.lines().get(0)));
-            model.addAttribute(
-                    "cameTooLate",
-                    all.stream().anyMatch(Payment::isPaid)
-                            || all.stream().anyMatch(p -> p.state() == PaymentState.REFUNDED));
-        }
+        boolean lapsed = order.status() == OrderStatus.LAPSED && !order.lines().isEmpty() && !calledOff;
+        boolean came = all.stream().anyMatch(p -> p.isPaid() || p.state() == PaymentState.REFUNDED);
+        boolean asks = !order.standing().isEmpty()
+                && order.standing().stream().allMatch(l -> l.status() == BookingStatus.REQUESTED);
+        model.addAttribute("now", clock.instant());
+        model.addAttribute(
+                "page",
+                new BookingView(
+                        order,
+                        own,
+                        pages.rows(order.standing(), f).stream()
+                                .map(row -> line(order, row))
+                                .toList(),
+                        pages.rows(order.lost(), f),
+                        pages.goods(order),
+                        asks,
+                        proving,
+                        calledOff,
+                        lapsed && came,
+                        keptUntil(order),
+                        transfer.orElse(null),
+                        transfer.map(gateways::accountOf).orElse(null),
+                        paying(order, all, waits && !proving && transfer.isEmpty(), unreachable),
+                        documents.ofOrder(order),
+                        lapsed ? nearest(order.lines().get(0)) : List.of(),
+                        lapsed ? keepAddress(order.lines().get(0)) : ""));
+    }
+
+    private BookingView.Line line(Order order, OrderRows.Row row) {
+        OrderLine line = row.line();
+        boolean placed = order.status() == OrderStatus.PLACED;
+        boolean cancellable =
+                placed && line.canBeCancelled() && line.time().startInstant().isAfter(clock.instant());
+        return new BookingView.Line(
+                row, placed && balances.canBePaid(line), cancellable && moves.mayMove(line), cancellable);
+    }
+
+    private BookingView.Paying paying(Order order, List<Payment> all, boolean waits, boolean unreachable) {
+        Payment last = all.isEmpty() ? null : all.get(all.size() - 1);
+        boolean odd = all.stream().anyMatch(Payment::isOdd);
+        boolean refused = last != null && last.state() == PaymentState.FAILED && !odd;
+        return new BookingView.Paying(
+                orders.paid(order),
+                Money.sum(all.stream().map(Payment::authorised).toList()),
+                paying.unpaid(order),
+                order.later(),
+                paying.ways(order),
+                refused,
+                odd,
+                unreachable,
+                waits && !refused && !odd && !unreachable);
     }
 
     private static @Nullable Instant keptUntil(Order order) {

@@ -64,7 +64,7 @@ public class BookingPageController {
             @ModelAttribute(name = "order", binding = false) Order order,
             @RequestParam(required = false) String unreachable,
             Model model) {
-        page.show(order, unreachable != null, model);
+        page.show(order, true, unreachable != null, model);
         return "bookingpage/booking";
     }
 

@@ -185,7 +185,8 @@ class CheckoutController {
         model.addAttribute("ways", bill.dueNow().isZero() ? List.of() : paying.ways(lines, bill));
         model.addAttribute("form", form);
         model.addAttribute("seal", seal.isEmpty() ? doorkeeper.seal(Doorkeeper.Purpose.CHECKOUT, known(links)) : seal);
-        model.addAttribute("doorkeeper", doorkeeper);
+        model.addAttribute("bits", doorkeeper.bits());
+        model.addAttribute("pause", doorkeeper.pause());
         model.addAttribute(
                 "proves", catalogue.checkout().confirmByMail() && bill.due().isZero());
         model.addAttribute(

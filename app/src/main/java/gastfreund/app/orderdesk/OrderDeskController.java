@@ -5,6 +5,7 @@ import gastfreund.app.documents.DocumentFiles;
 import gastfreund.app.documents.Documents;
 import gastfreund.app.endings.Attendance;
 import gastfreund.app.endings.Endings;
+import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.journal.Actor;
@@ -15,7 +16,9 @@ import gastfreund.app.orders.Orders;
 import gastfreund.app.orders.Outcome;
 import gastfreund.app.paying.Balances;
 import gastfreund.app.paying.Waiting;
+import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
+import gastfreund.core.orders.PaymentState;
 import java.util.List;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -30,13 +33,13 @@ class OrderDeskController {
 
     private static final int MOST = 200;
 
+    private final Decisions decisions;
     private final Orders orders;
     private final OrderRows pages;
     private final PaymentService payments;
     private final Endings endings;
     private final Balances balances;
     private final Waiting waiting;
-    private final Attendance attendance;
     private final Documents documents;
     private final BookingPage page;
     private final DocumentFiles files;
@@ -48,11 +51,11 @@ class OrderDeskController {
             Endings endings,
             Balances balances,
             Waiting waiting,
-            Attendance attendance,
             Documents documents,
             BookingPage page,
-            DocumentFiles files) {
-        this.attendance = attendance;
+            DocumentFiles files,
+            Decisions decisions) {
+        this.decisions = decisions;
         this.documents = documents;
         this.page = page;
         this.files = files;
@@ -77,29 +80,43 @@ class OrderDeskController {
 
     @Needs(Right.SEE)
     @GetMapping("/desk/orders/{number}")
-    String order(@PathVariable long number, Model model) {
+    String order(@PathVariable long number, Host host, Model model) {
         Order order = orders.byNumberAsked(number);
-        model.addAttribute("order", order);
-        model.addAttribute("rows", pages.rows(order.lines(), Formats.of(model)));
-        model.addAttribute("goods", pages.goods(order));
-        model.addAttribute("payments", payments.ofOrder(order.id()));
-        model.addAttribute("paid", orders.paid(order));
-        model.addAttribute("journal", orders.journal(order));
-        model.addAttribute("endings", endings);
-        model.addAttribute("attendance", attendance);
-        model.addAttribute("documents", documents.ofOrder(order));
-        if (!model.containsAttribute("typed")) {
-            model.addAttribute("typed", Typed.nothing());
-        }
+        Formats f = Formats.of(model);
+        Typed typed = model.getAttribute("typed") instanceof Typed wrong ? wrong : Typed.nothing();
+        model.addAttribute(
+                "page",
+                new OrderPage(
+                        order,
+                        orders.paid(order),
+                        pages.rows(order.lines(), f).stream()
+                                .map(row -> new OrderPage.Line(
+                                        row, decisions.about(order, row.line(), host, typed, f)))
+                                .toList(),
+                        pages.goods(order).stream()
+                                .map(one -> new OrderPage.Good(one, decisions.about(order, one, host, f)))
+                                .toList(),
+                        decisions.about(order, host, f),
+                        orders.journal(order),
+                        payments.ofOrder(order.id()).stream()
+                                .map(p -> new OrderPage.PaymentRow(p, canArrive(p, host)))
+                                .toList(),
+                        documents.ofOrder(order),
+                        host.may(Right.GIVE_MONEY)));
         return "orderdesk/order";
+    }
+
+    private static boolean canArrive(Payment payment, Host host) {
+        return host.may(Right.SETTLE)
+                && payment.isTransfer()
+                && (payment.state() == PaymentState.CREATED || payment.state() == PaymentState.EXPIRED);
     }
 
     /** The guest's page as the desk sees it: without the guest's link, and with nothing to press. */
     @Needs(Right.SEE)
     @GetMapping("/desk/orders/{number}/page")
     String guestsPage(@PathVariable long number, Model model) {
-        page.show(orders.byNumberAsked(number), false, model);
-        model.addAttribute("asDesk", true);
+        page.show(orders.byNumberAsked(number), false, false, model);
         return "bookingpage/booking";
     }
 

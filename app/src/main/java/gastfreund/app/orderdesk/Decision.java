@@ -1,0 +1,71 @@
+package gastfreund.app.orderdesk;
+
+import java.util.List;
+
+/**
+ * Something that a host may decide about a row, with all the words it is offered in. Whether it is offered is decided where
+ * these are made, and nowhere else.
+ *
+ * @param action where it is sent, or where its link leads
+ * @param label what it is called
+ * @param go what the button says that does it; empty: the label does it at once
+ * @param help what is to be known before; empty: nothing
+ * @param first whether it is what most rows wait for
+ * @param link whether it leads to a page of its own
+ * @param open whether its form is open, since something in it is wrong
+ */
+public record Decision(
+        String action,
+        String label,
+        String go,
+        String help,
+        boolean first,
+        boolean link,
+        boolean open,
+        List<Field> fields) {
+
+    /** What a field of a decision takes. */
+    public enum Kind {
+        AMOUNT,
+        WHY,
+        TELL,
+        HIDDEN
+    }
+
+    /**
+     * @param value what stands in it; of {@code TELL}, {@code true} where it is ticked
+     * @param error what is wrong with it, in words; empty: nothing
+     */
+    public record Field(Kind kind, String id, String name, String label, String value, String error) {
+
+        static Field hidden(String name, long value) {
+            return new Field(Kind.HIDDEN, "", name, "", Long.toString(value), "");
+        }
+
+        static Field why(String id, String label, String value) {
+            return new Field(Kind.WHY, id, "why", label, value, "");
+        }
+
+        static Field tell(String id, String label, boolean ticked) {
+            return new Field(Kind.TELL, id, "tell", label, Boolean.toString(ticked), "");
+        }
+    }
+
+    static Decision atOnce(String action, String label, boolean first) {
+        return new Decision(action, label, "", "", first, false, false, List.of());
+    }
+
+    static Decision leading(String address, String label) {
+        return new Decision(address, label, "", "", false, true, false, List.of());
+    }
+
+    static Decision asking(String action, String label, String go, String help, Field... fields) {
+        boolean wrong = List.of(fields).stream().anyMatch(f -> !f.error().isEmpty());
+        return new Decision(action, label, go, help, false, false, wrong, List.of(fields));
+    }
+
+    /** Whether the label's button sends it. */
+    public boolean isAtOnce() {
+        return go.isEmpty() && !link;
+    }
+}

@@ -1,0 +1,143 @@
+package gastfreund.app.orderdesk;
+
+import gastfreund.app.endings.Attendance;
+import gastfreund.app.endings.Endings;
+import gastfreund.app.hosts.Host;
+import gastfreund.app.hosts.Right;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderLine;
+import gastfreund.app.orders.OrderRows;
+import gastfreund.app.orders.OrderStatus;
+import gastfreund.app.vouchers.Prepaid;
+import gastfreund.core.bookings.BookingStatus;
+import gastfreund.core.money.Money;
+import gastfreund.core.terms.Terms;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** What a host may decide about an order, its bookings, and what it buys: by their rights, and by how things stand. */
+@Component
+class Decisions {
+
+    private final Endings endings;
+    private final Attendance attendance;
+
+    Decisions(Endings endings, Attendance attendance) {
+        this.endings = endings;
+        this.attendance = attendance;
+    }
+
+    /** @param typed what the host wrote that could not be done */
+    List<Decision> about(Order order, OrderLine line, Host host, Typed typed, Formats f) {
+        String at = "/desk/orders/" + order.number() + "/bookings/" + line.booking();
+        boolean asks = line.status() == BookingStatus.REQUESTED;
+        List<Decision> decisions = new ArrayList<>();
+        if (asks && host.may(Right.ANSWER)) {
+            decisions.add(Decision.atOnce(
+                    at + "/accept",
+                    line.dueNow().isPositive()
+                            ? f.text("desk.acceptFor", f.money(line.dueNow()))
+                            : f.text("desk.accept"),
+                    true));
+            decisions.add(Decision.asking(
+                    at + "/decline",
+                    f.text("desk.decline"),
+                    f.text("desk.declineGo"),
+                    "",
+                    Decision.Field.why("why-no-" + line.booking(), f.text("desk.why"), "")));
+        }
+        if (!asks && line.unpaid().isPositive() && host.may(Right.TAKE_MONEY)) {
+            decisions.add(Decision.asking(
+                    at + "/paid",
+                    f.text("desk.onTheSpot"),
+                    f.text("desk.onTheSpotGo"),
+                    "",
+                    Decision.Field.hidden("seen", line.paid().minor()),
+                    amount("paid", line, f.text("desk.amount"), line.unpaid(), typed, f)));
+        }
+        if (line.paid().isPositive() && host.may(Right.GIVE_MONEY)) {
+            decisions.add(Decision.asking(
+                    at + "/refund",
+                    f.text("desk.refund"),
+                    f.text("desk.refundGo"),
+                    "",
+                    Decision.Field.hidden("seen", line.paid().minor()),
+                    amount(
+                            "refunded",
+                            line,
+                            f.text("desk.refundAmount", f.money(line.paid())),
+                            line.paid(),
+                            typed,
+                            f),
+                    why("refunded", line, typed, f)));
+        }
+        if (line.canBeCancelled() && host.may(Right.MOVE)) {
+            decisions.add(Decision.leading(at + "/move", f.text("move.title")));
+        }
+        if (attendance.canBeMissed(line) && host.may(Right.GIVE_MONEY)) {
+            String back = f.text("desk.missedHelp", f.money(attendance.backAfterNoShow(line)));
+            decisions.add(
+                    Decision.asking(at + "/missed", f.text("desk.missed"), f.text("desk.missedGo"), back));
+        }
+        if (line.status() == BookingStatus.CONFIRMED && host.may(Right.GIVE_MONEY)) {
+            decisions.add(cancel(at, line, typed, f));
+        }
+        return decisions;
+    }
+
+    private Decision cancel(String at, OrderLine line, Typed typed, Formats f) {
+        Terms.Outcome outcome = endings.byTheTerms(line);
+        boolean wrong = typed.into("cancelled", line.booking());
+        return Decision.asking(
+                at + "/cancel",
+                f.text("desk.cancel"),
+                f.text("desk.cancelGo"),
+                f.text("desk.byTheTerms", f.money(outcome.refund()), f.money(line.paid())),
+                amount("cancelled", line, f.text("desk.amountBack"), outcome.refund(), typed, f),
+                why("cancelled", line, typed, f),
+                Decision.Field.tell("tell-" + line.booking(), f.text("desk.tell"), !wrong || typed.tell()));
+    }
+
+    private static Decision.Field amount(
+            String form, OrderLine line, String label, Money proposed, Typed typed, Formats f) {
+        boolean wrong = typed.into(form, line.booking());
+        return new Decision.Field(
+                Decision.Kind.AMOUNT,
+                form + "-" + line.booking(),
+                "amount",
+                label,
+                wrong ? typed.amount() : f.field(proposed),
+                wrong ? f.text(typed.problem()) : "");
+    }
+
+    private static Decision.Field why(String form, OrderLine line, Typed typed, Formats f) {
+        String written = typed.into(form, line.booking()) ? typed.why() : "";
+        return Decision.Field.why("why-" + form + "-" + line.booking(), f.text("desk.why"), written);
+    }
+
+    /** About a voucher or a pass of which nothing was used. */
+    List<Decision> about(Order order, OrderRows.Bought bought, Host host, Formats f) {
+        Prepaid prepaid = bought.prepaid();
+        boolean unused = prepaid != null && prepaid.rest() == prepaid.worth() && !bought.goods().returned();
+        if (!unused || !host.may(Right.GIVE_MONEY)) {
+            return List.of();
+        }
+        String action = "/desk/orders/" + order.number() + "/goods/" + bought.goods().id() + "/return";
+        return List.of(Decision.atOnce(
+                action, f.text("desk.takeBack", f.money(bought.goods().price())), false));
+    }
+
+    /** About an order that waits for its money. */
+    List<Decision> about(Order order, Host host, Formats f) {
+        if (order.status() != OrderStatus.WAITING || !host.may(Right.GIVE_MONEY)) {
+            return List.of();
+        }
+        return List.of(Decision.asking(
+                "/desk/orders/" + order.number() + "/release",
+                f.text("desk.callOff"),
+                f.text("desk.callOffGo"),
+                f.text("desk.callOffHelp")));
+    }
+}

@@ -1,0 +1,37 @@
+package gastfreund.app.orderdesk;
+
+import gastfreund.app.documents.Document;
+import gastfreund.app.journal.JournalEntry;
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderRows;
+import gastfreund.app.payments.Payment;
+import gastfreund.core.money.Money;
+import java.util.List;
+
+/**
+ * What the page of an order shows at the desk.
+ *
+ * @param paid what the house has of it
+ * @param decisions about the order as a whole
+ * @param seesCodes whether the codes of vouchers are shown whole
+ */
+public record OrderPage(
+        Order order,
+        Money paid,
+        List<Line> lines,
+        List<Good> goods,
+        List<Decision> decisions,
+        List<JournalEntry> journal,
+        List<PaymentRow> payments,
+        List<Document> documents,
+        boolean seesCodes) {
+
+    /** A booking with what may be decided about it. */
+    public record Line(OrderRows.Row row, List<Decision> decisions) {}
+
+    /** A voucher or a pass with what may be decided about it. */
+    public record Good(OrderRows.Bought bought, List<Decision> decisions) {}
+
+    /** @param canArrive whether a host may say that it has come */
+    public record PaymentRow(Payment payment, boolean canArrive) {}
+}

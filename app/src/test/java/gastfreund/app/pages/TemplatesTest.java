@@ -1,0 +1,57 @@
+package gastfreund.app.pages;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** A template shows what a handler has made for it: it calls no class, no bean and no service. */
+class TemplatesTest {
+
+    private static final Path TEMPLATES = Path.of("src/main/resources/templates");
+    private static final Pattern STATIC_OR_BEAN = Pattern.compile("\\bT\\(|\\$\\{[^}\\n]*@[a-z]\\w*\\.|\\bnew [A-Z]");
+    private static final Pattern GIVEN = Pattern.compile("addAttribute\\(\\s*\"\\w+\",\\s*(\\w+)\\)");
+    private static final Pattern FIELD = Pattern.compile("private final (\\w+) (\\w+);");
+
+    @Test
+    void noTemplateCallsAClassOrABean() throws IOException {
+        List<String> found = new ArrayList<>();
+        for (Path template : all(TEMPLATES)) {
+            Matcher calls = STATIC_OR_BEAN.matcher(Files.readString(template));
+            while (calls.find()) {
+                found.add(template + ": " + calls.group());
+            }
+        }
+        assertThat(found).isEmpty();
+    }
+
+    @Test
+    void noHandlerGivesAServiceToAPage() throws IOException {
+        Set<String> found = new TreeSet<>();
+        for (Path source : all(Path.of("src/main/java"))) {
+            String code = Files.readString(source);
+            Set<String> fields = new TreeSet<>();
+            FIELD.matcher(code).results().forEach(f -> fields.add(f.group(2)));
+            GIVEN.matcher(code)
+                    .results()
+                    .filter(given -> fields.contains(given.group(1)))
+                    .forEach(given -> found.add(source.getFileName() + ": " + given.group(1)));
+        }
+        assertThat(found).isEmpty();
+    }
+
+    private static List<Path> all(Path folder) throws IOException {
+        try (Stream<Path> files = Files.walk(folder)) {
+            return files.filter(Files::isRegularFile).toList();
+        }
+    }
+}
