@@ -64,13 +64,7 @@ class Decisions {
                     f.text("desk.refundGo"),
                     "",
                     Decision.Field.hidden("seen", line.paid().minor()),
-                    amount(
-                            "refunded",
-                            line,
-                            f.text("desk.refundAmount", f.money(line.paid())),
-                            line.paid(),
-                            typed,
-                            f),
+                    amount("refunded", line, f.text("desk.refundAmount", f.money(line.paid())), line.paid(), typed, f),
                     why("refunded", line, typed, f)));
         }
         if (line.canBeCancelled() && host.may(Right.MOVE)) {
@@ -78,8 +72,7 @@ class Decisions {
         }
         if (attendance.canBeMissed(line) && host.may(Right.GIVE_MONEY)) {
             String back = f.text("desk.missedHelp", f.money(attendance.backAfterNoShow(line)));
-            decisions.add(
-                    Decision.asking(at + "/missed", f.text("desk.missed"), f.text("desk.missedGo"), back));
+            decisions.add(Decision.asking(at + "/missed", f.text("desk.missed"), f.text("desk.missedGo"), back));
         }
         if (line.status() == BookingStatus.CONFIRMED && host.may(Right.GIVE_MONEY)) {
             decisions.add(cancel(at, line, typed, f));
@@ -120,11 +113,14 @@ class Decisions {
     /** About a voucher or a pass of which nothing was used. */
     List<Decision> about(Order order, OrderRows.Bought bought, Host host, Formats f) {
         Prepaid prepaid = bought.prepaid();
-        boolean unused = prepaid != null && prepaid.rest() == prepaid.worth() && !bought.goods().returned();
+        boolean unused = prepaid != null
+                && prepaid.rest() == prepaid.worth()
+                && !bought.goods().returned();
         if (!unused || !host.may(Right.GIVE_MONEY)) {
             return List.of();
         }
-        String action = "/desk/orders/" + order.number() + "/goods/" + bought.goods().id() + "/return";
+        String action =
+                "/desk/orders/" + order.number() + "/goods/" + bought.goods().id() + "/return";
         return List.of(Decision.atOnce(
                 action, f.text("desk.takeBack", f.money(bought.goods().price())), false));
     }

@@ -3,7 +3,6 @@ package gastfreund.app.orderdesk;
 import gastfreund.app.bookingpage.BookingPage;
 import gastfreund.app.documents.DocumentFiles;
 import gastfreund.app.documents.Documents;
-import gastfreund.app.endings.Attendance;
 import gastfreund.app.endings.Endings;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
@@ -90,8 +89,7 @@ class OrderDeskController {
                         order,
                         orders.paid(order),
                         pages.rows(order.lines(), f).stream()
-                                .map(row -> new OrderPage.Line(
-                                        row, decisions.about(order, row.line(), host, typed, f)))
+                                .map(row -> new OrderPage.Line(row, decisions.about(order, row.line(), host, typed, f)))
                                 .toList(),
                         pages.goods(order).stream()
                                 .map(one -> new OrderPage.Good(one, decisions.about(order, one, host, f)))

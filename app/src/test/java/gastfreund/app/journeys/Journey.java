@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
 
 /** A user in a real browser; whatever the browser complains about fails the test. */
@@ -66,17 +67,25 @@ abstract class Journey extends DemoHouseTest {
 
     /** Chooses one of the days of the ribbon that have an opening, and waits until it is shown. */
     final void chooseDay(int number) {
-        Locator day = page.locator(".ribbon .day:has(.bar)").nth(number);
+        choose(page.locator(".ribbon .day:has(.bar)").nth(number));
+    }
+
+    private void choose(Locator day) {
         String date = day.getAttribute("data-panel").replace("day-", "");
         day.click();
         page.waitForURL("**day=" + date + "**");
     }
 
-    /** Keeps the first time on a day in the given week of the ribbon. */
+    /** Keeps the first time on the first day with an opening from the given week of the ribbon on. */
     final void keepSomething(String offer, int week) {
         page.navigate(address("/"));
         link(offer).click();
-        chooseDay(week * 5);
+        Locator days = page.locator(".ribbon .day");
+        choose(IntStream.range(week * 7, days.count())
+                .mapToObj(days::nth)
+                .filter(d -> d.locator(".bar").count() > 0)
+                .findFirst()
+                .orElseThrow());
         page.locator(".slot").first().click();
         assertThat(page).hasURL(Pattern.compile("/basket/[A-Za-z0-9_-]{22}$"));
     }

@@ -60,7 +60,8 @@ class ScriptsTest {
         page.clock().install();
         long until = 1_800_000_090;
         page.clock().setFixedTime(1_800_000_000_000L);
-        show("<meta name=clock content=1800000000><b data-x-data=countdown data-x-text=left data-until=" + until + ">?</b>");
+        show("<meta name=clock content=1800000000><b data-x-data=countdown data-x-text=left data-until=" + until
+                + ">?</b>");
         assertThat(page.locator("b")).hasText("1:30");
         page.clock().setFixedTime(1_800_000_083_000L);
         page.clock().runFor(1000);
@@ -73,7 +74,8 @@ class ScriptsTest {
     @Test
     void aFormThatIsOnItsWayIsNotSentTwice() {
         show("<form action=/sent data-x-data=once data-x-bind=form><input name=a value=1><button>Go</button></form>");
-        page.evaluate("""
+        page.evaluate(
+                """
                 window.sent = 0;
                 document.querySelector('form').addEventListener('submit', (e) => {
                   if (!e.defaultPrevented) window.sent++;
@@ -86,7 +88,8 @@ class ScriptsTest {
 
     @Test
     void aFormWithASealBringsAProof() throws Exception {
-        show("""
+        show(
+                """
                 <form action=/kept data-x-data=once data-x-bind=form><input type=hidden name=seal value=abc data-bits=14>
                 <input type=hidden name=proof><button>Keep</button></form>""");
         page.locator("button").click();
@@ -96,7 +99,8 @@ class ScriptsTest {
 
     @Test
     void theCheckoutHasItsProofBeforeItIsSent() throws Exception {
-        show("""
+        show(
+                """
                 <form action=/ordered data-x-data=checkout data-x-bind=form data-seal=xyz data-bits=14>
                 <input type=hidden name=proof><button>Order</button></form>""");
         page.locator("button").click();
@@ -107,7 +111,8 @@ class ScriptsTest {
     @Test
     void withoutAWorkerTheFormIsSentWithoutAProof() {
         page.addInitScript("delete window.Worker");
-        show("""
+        show(
+                """
                 <form action=/kept data-x-data=once data-x-bind=form><input type=hidden name=seal value=abc data-bits=14>
                 <input type=hidden name=proof><button>Keep</button></form>""");
         page.locator("button").click();
@@ -116,14 +121,16 @@ class ScriptsTest {
     }
 
     private static void assertProves(String seal, String proof, int bits) throws Exception {
-        byte[] hash = MessageDigest.getInstance("SHA-256").digest((seal + ":" + proof).getBytes(StandardCharsets.UTF_8));
+        byte[] hash =
+                MessageDigest.getInstance("SHA-256").digest((seal + ":" + proof).getBytes(StandardCharsets.UTF_8));
         int first = (hash[0] & 0xff) << 24 | (hash[1] & 0xff) << 16 | (hash[2] & 0xff) << 8 | hash[3] & 0xff;
         assertThat(first >>> (32 - bits)).as(proof).isZero();
     }
 
     @Test
     void theDeskTurnsItsDaysByKeysButNotWhileSomebodyWrites() {
-        show("""
+        show(
+                """
                 <div data-x-data=desk data-x-bind=keys><input><a data-day=later href=/later>later</a>
                 <a data-day=today href=/today>today</a></div>""");
         page.locator("input").press("ArrowRight");
@@ -134,11 +141,13 @@ class ScriptsTest {
 
     @Test
     void thePanelFollowsItsLinksWithoutLeavingThePageAndGoesBack() {
-        context.route(HOUSE + "/offer?day=2&fragment=panel", route -> route.fulfill(
-                new Route.FulfillOptions()
+        context.route(
+                HOUSE + "/offer?day=2&fragment=panel",
+                route -> route.fulfill(new Route.FulfillOptions()
                         .setContentType("text/html")
                         .setBody("<div id=panel><a data-panel=a href=/offer?day=3>second</a></div>")));
-        show("""
+        show(
+                """
                 <p id=stays>here</p><div id=panel data-x-data=panel data-x-bind=area>
                 <a data-panel=a href="/offer?day=2">first</a></div>""");
         page.getByText("first").click();
