@@ -31,7 +31,7 @@ class ArchitectureTest {
             .importPackages("gastfreund.app");
 
     /** From the ground up: each package may use those that stand before it, and no other. */
-    private static final List<String> LAYERS = List.of(
+    static final List<String> LAYERS = List.of(
             "setup",
             "typed",
             "languages",

@@ -1,0 +1,232 @@
+package gastfreund.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.Reader;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.text.MessageFormat;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Properties;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** Texts: a bundle for each package, both languages alike, and no key that is asked for and is not there. */
+class BundlesTest {
+
+    private static final Path TEXTS = Path.of("src/main/resources/texts");
+    private static final Path TEMPLATES = Path.of("src/main/resources/templates");
+    private static final Path SOURCES = Path.of("src/main/java/gastfreund/app");
+
+    private static final Pattern ASKED = Pattern.compile("(?:#\\{|msg\\(')([a-z][a-zA-Z0-9.-]*[a-zA-Z0-9])(?=[('}])");
+    private static final Pattern QUOTED = Pattern.compile("['\"{]([a-z][a-zA-Z0-9.-]*[a-zA-Z0-9])['\"}]");
+    private static final Pattern JOINED = Pattern.compile("['\"]([a-z][a-zA-Z.-]*\\.)['\"]\\s*\\+");
+
+    /** What is joined to the beginnings of keys, wherever templates and sources do that. */
+    private static final Map<String, Set<String>> ENDINGS = new TreeMap<>();
+
+    static {
+        ENDINGS.put("status.", codes("gastfreund.core.bookings.BookingStatus"));
+        Set<String> steps = new TreeSet<>(codes("gastfreund.core.bookings.BookingStatus"));
+        steps.addAll(codes("gastfreund.core.orders.PaymentState"));
+        steps.addAll(codes("gastfreund.app.orders.OrderStatus"));
+        ENDINGS.put("step.", steps);
+        ENDINGS.put("journal.", Set.of("order", "booking", "payment"));
+        ENDINGS.put("journal.by.", Set.of("guest", "house", "gateway"));
+        ENDINGS.put("document.", codes("gastfreund.app.documents.Document$Kind"));
+        ENDINGS.put("role.", codes("gastfreund.app.hosts.Role"));
+        ENDINGS.put("signIns.", codes("gastfreund.app.hosts.SignIn$What"));
+        ENDINGS.put("stuck.", codes("gastfreund.app.rounds.Kind"));
+        ENDINGS.put("way.mode.", codes("gastfreund.app.payments.GatewayAccount$Mode"));
+        ENDINGS.put("way.switch.", codes("gastfreund.app.payments.GatewayAccount$Mode"));
+        ENDINGS.put("way.", Set.of("card", "transfer", "on.practice", "on.live", "off.practice", "off.live"));
+        Set<String> keys = Set.of("url", "key", "secret", "holder", "iban", "bank", "days");
+        ENDINGS.put("way.key.", keys);
+        ENDINGS.put("way.help.", keys);
+        ENDINGS.put(
+                "gateway.",
+                Set.of(
+                        "practice-card",
+                        "card",
+                        "practice-transfer",
+                        "transfer",
+                        "voucher",
+                        "elsewhere",
+                        "on-the-spot"));
+        ENDINGS.put("part.", Set.of("morning", "afternoon", "evening"));
+        ENDINGS.put("offer.gone.", Set.of("taken", "moment", "price", "share"));
+        ENDINGS.put("letter.", letters());
+    }
+
+    private static Set<String> letters() {
+        Set<String> letters = new TreeSet<>();
+        for (String kind : List.of(
+                "request",
+                "cancelled",
+                "cancelled-by-host",
+                "declined",
+                "unanswered",
+                "moved",
+                "moved-by-host",
+                "transfer",
+                "prove",
+                "address",
+                "transfer-missed",
+                "called-off",
+                "unpaid",
+                "unpaid-again",
+                "balance",
+                "balance-again",
+                "refunded",
+                "missed",
+                "host",
+                "host-request",
+                "host-cancelled",
+                "host-moved",
+                "host-issued")) {
+            letters.add(kind + ".subject");
+            letters.add(kind + ".intro");
+        }
+        return letters;
+    }
+
+    private static Set<String> codes(String type) {
+        try {
+            Set<String> codes = new TreeSet<>();
+            for (Object constant : Class.forName(type).getEnumConstants()) {
+                var code = constant.getClass().getMethod("code");
+                code.setAccessible(true);
+                codes.add(code.invoke(constant).toString().replace(' ', '-'));
+            }
+            return codes;
+        } catch (NoSuchMethodException e) {
+            return codesBeside(type);
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static Set<String> codesBeside(String type) {
+        try {
+            Set<String> codes = new TreeSet<>();
+            for (Object constant : Class.forName(type).getEnumConstants()) {
+                var code = Class.forName(type).getDeclaredMethod("code");
+                code.setAccessible(true);
+                codes.add(code.invoke(constant).toString().replace(' ', '-'));
+            }
+            return codes;
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static Map<String, Properties> bundles(String ending) throws IOException {
+        Map<String, Properties> bundles = new TreeMap<>();
+        for (Path file : files(TEXTS)) {
+            String name = file.getFileName().toString();
+            boolean german = name.endsWith("_de.properties");
+            if (german == ending.equals("_de")) {
+                Properties texts = new Properties();
+                try (Reader in = Files.newBufferedReader(file)) {
+                    texts.load(in);
+                }
+                bundles.put(name.replaceAll("(_de)?\\.properties", ""), texts);
+            }
+        }
+        return bundles;
+    }
+
+    private static List<Path> files(Path folder) throws IOException {
+        try (Stream<Path> files = Files.walk(folder)) {
+            return files.filter(Files::isRegularFile).toList();
+        }
+    }
+
+    /** The bundle of each key. */
+    private static Map<String, String> home() throws IOException {
+        Map<String, String> home = new HashMap<>();
+        bundles("").forEach((name, texts) -> texts.stringPropertyNames().forEach(key -> {
+            assertThat(home.put(key, name)).as(key + " stands in one bundle").isNull();
+        }));
+        return home;
+    }
+
+    @Test
+    void bothLanguagesHaveTheSameTextsWithTheSamePlaces() throws IOException {
+        Map<String, Properties> german = bundles("_de");
+        assertThat(german.keySet()).isEqualTo(bundles("").keySet()).isSubsetOf(ArchitectureTest.LAYERS);
+        bundles("").forEach((name, english) -> {
+            Properties other = german.get(name);
+            assertThat(new TreeSet<>(other.stringPropertyNames()))
+                    .isEqualTo(new TreeSet<>(english.stringPropertyNames()));
+            for (String key : english.stringPropertyNames()) {
+                int places = new MessageFormat(english.getProperty(key)).getFormatsByArgumentIndex().length;
+                assertThat(new MessageFormat(other.getProperty(key)).getFormatsByArgumentIndex())
+                        .as(key)
+                        .hasSize(places);
+            }
+        });
+    }
+
+    @Test
+    void aPackageSpeaksInItsOwnTextsAndThoseBelowIt() throws IOException {
+        Map<String, String> home = home();
+        for (Path root : List.of(TEMPLATES, SOURCES)) {
+            for (Path file : files(root)) {
+                String own = root.relativize(file).getNameCount() > 1
+                        ? root.relativize(file).getName(0).toString()
+                        : "board";
+                String text = Files.readString(file);
+                if (root.equals(TEMPLATES)) {
+                    ASKED.matcher(text).results().map(m -> m.group(1)).forEach(key -> assertThat(home)
+                            .as("%s in %s", key, file)
+                            .containsKey(key));
+                }
+                Stream.of(ASKED, QUOTED)
+                        .flatMap(pattern -> pattern.matcher(text).results())
+                        .map(m -> m.group(1))
+                        .filter(home::containsKey)
+                        .forEach(key -> assertThat(ArchitectureTest.LAYERS.indexOf(home.get(key)))
+                                .as("%s of %s in %s", key, home.get(key), file)
+                                .isLessThanOrEqualTo(ArchitectureTest.LAYERS.indexOf(own)));
+            }
+        }
+    }
+
+    @Test
+    void everyKeyThatIsJoinedIsThere() throws IOException {
+        Set<String> known = home().keySet();
+        Set<String> missing = new TreeSet<>();
+        ENDINGS.forEach((beginning, endings) -> endings.forEach(ending -> {
+            if (!known.contains(beginning + ending)) {
+                missing.add(beginning + ending);
+            }
+        }));
+        assertThat(missing).isEmpty();
+    }
+
+    /** Whoever joins keys in a new way says here what of. The endings of these are made of other texts' names. */
+    @Test
+    void everyBeginningOfAKeyIsKnown() throws IOException {
+        Set<String> beginnings = new TreeSet<>(
+                Arrays.asList("said.", "error.", "error.help.", "promo.", "why.", "way.wrong.", "answer."));
+        beginnings.addAll(ENDINGS.keySet());
+        for (Path root : List.of(TEMPLATES, SOURCES)) {
+            for (Path file : files(root)) {
+                Matcher joined = JOINED.matcher(Files.readString(file));
+                while (joined.find()) {
+                    assertThat(beginnings).as(file.toString()).contains(joined.group(1));
+                }
+            }
+        }
+    }
+}
