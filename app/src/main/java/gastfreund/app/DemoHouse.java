@@ -24,6 +24,7 @@ import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Component;
@@ -90,7 +91,7 @@ class DemoHouse implements SmartInitializingSingleton {
         JsonNode json = new MovedDates(zone, weeksSince(monday, zone)).of(written);
         HouseFile file = HouseFile.read(json);
         catalogues.open(json);
-        hosts.add(EMAIL, "Okka Brandt", PASSWORD, Role.OWNER);
+        hosts.add(EMAIL, "Okka Brandt", PASSWORD, Role.OWNER, Locale.ENGLISH);
         List<Booking> bookings = file.bookings().stream()
                 .sorted(Comparator.comparingLong(Booking::start))
                 .toList();

@@ -65,6 +65,7 @@ class BundlesTest {
         ENDINGS.put("part.", Set.of("morning", "afternoon", "evening"));
         ENDINGS.put("offer.gone.", Set.of("taken", "moment", "price", "share"));
         ENDINGS.put("letter.", letters());
+        ENDINGS.put("cause.", codes("gastfreund.app.journal.Cause"));
     }
 
     private static Set<String> letters() {

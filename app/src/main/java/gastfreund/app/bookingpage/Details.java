@@ -1,6 +1,7 @@
 package gastfreund.app.bookingpage;
 
 import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
 import gastfreund.app.letters.OrderLetters;
 import gastfreund.app.orders.AnswerStore;
 import gastfreund.app.orders.BookingJournal;
@@ -41,6 +42,6 @@ class Details {
                     store.byId(order.id()).orElseThrow(), order.contact().email());
         }
         answers.replace(given);
-        journal.noteOrder(order, Actor.GUEST, "details", clock.instant());
+        journal.noteOrder(order, Actor.GUEST, Cause.DETAILS.written(), clock.instant());
     }
 }

@@ -8,6 +8,7 @@ import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.documents.Documents;
 import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
 import gastfreund.app.journal.JournalEntry;
 import gastfreund.app.journal.JournalStore;
 import gastfreund.app.letters.OrderLetters;
@@ -174,7 +175,9 @@ public class Placing {
             }
             String to = statuses.get(i).code();
             steps.write(
-                    new JournalEntry(id, "booking", line.id().value(), "held", to, Actor.GUEST, "ordered", now), now);
+                    new JournalEntry(
+                            id, "booking", line.id().value(), "held", to, Actor.GUEST, Cause.ORDERED.written(), now),
+                    now);
         }
         prepaid.order(basket, id);
         settle(id, lines, bill, catalogue);

@@ -2,6 +2,7 @@ package gastfreund.app.checkout;
 
 import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
 import gastfreund.app.letters.ProofKeys;
 import gastfreund.app.orders.BookingJournal;
 import gastfreund.app.orders.Order;
@@ -60,7 +61,7 @@ class Proofs {
             return;
         }
         store.setProof(order.id(), Order.Proof.GIVEN);
-        journal.noteOrder(current, Actor.GUEST, "address confirmed", clock.instant());
+        journal.noteOrder(current, Actor.GUEST, Cause.ADDRESS_CONFIRMED.written(), clock.instant());
         Optional<Payment> transfer = payments.ofOrder(order.id()).stream()
                 .filter(Payment::isTransfer)
                 .findFirst();

@@ -2,6 +2,7 @@ package gastfreund.app.endings;
 
 import gastfreund.app.documents.Documents;
 import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
 import gastfreund.app.letters.OrderLetters;
 import gastfreund.app.orders.BookingJournal;
 import gastfreund.app.orders.Order;
@@ -86,7 +87,7 @@ public class Attendance {
         Money back = backAfterNoShow(line);
         documents.creditNoteOfEnd(current, line, back);
         if (back.isPositive()) {
-            endings.giveBack(current, line, back, "nobody came");
+            endings.giveBack(current, line, back, Cause.NOBODY_CAME.written());
             Order after = store.byId(order.id()).orElseThrow();
             letters.missed(after, after.line(booking).orElseThrow(), back);
         }

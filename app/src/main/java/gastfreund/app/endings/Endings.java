@@ -3,6 +3,7 @@ package gastfreund.app.endings;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.documents.Documents;
 import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
 import gastfreund.app.letters.OrderLetters;
 import gastfreund.app.orders.BookingJournal;
 import gastfreund.app.orders.Order;
@@ -143,7 +144,7 @@ public class Endings {
             documents.creditNote(order, line, amount, amount);
         }
         store.addWaived(booking, amount);
-        String noted = why.isBlank() ? "money given back" : "money given back: " + why;
+        String noted = Cause.GIVEN_BACK.with(why);
         journal.note(order, line, host, noted, clock.instant());
         Order after = now(order);
         letters.refunded(after, after.line(booking).orElseThrow(), amount);
@@ -156,13 +157,13 @@ public class Endings {
         Optional<Goods> found = prepaid.goodsOfOrder(order.id()).stream()
                 .filter(g -> g.id().equals(id))
                 .findFirst();
-        if (found.isEmpty() || !prepaid.takeBack(found.get(), order.id(), "taken back")) {
+        if (found.isEmpty() || !prepaid.takeBack(found.get(), order.id(), Cause.TAKEN_BACK.written())) {
             return Outcome.CHANGED;
         }
         Goods goods = found.get();
-        steps.refund(order.id(), goods.id(), goods.price(), "taken back");
+        steps.refund(order.id(), goods.id(), goods.price(), Cause.TAKEN_BACK.written());
         documents.creditNote(order, goods);
-        journal.noteOrder(order, host, "taken back: " + goods.title(), clock.instant());
+        journal.noteOrder(order, host, Cause.TAKEN_BACK.with(goods.title()), clock.instant());
         return Outcome.DONE;
     }
 
@@ -179,7 +180,7 @@ public class Endings {
         }
         payments.recordOnTheSpot(order.id(), booking, amount);
         store.addPaid(booking, amount);
-        journal.note(order, line, host, "paid on the spot", clock.instant());
+        journal.note(order, line, host, Cause.PAID_ON_THE_SPOT.written(), clock.instant());
         return Outcome.DONE;
     }
 
@@ -237,7 +238,7 @@ public class Endings {
         Order order = store.byBooking(booking.value()).orElseThrow();
         OrderLine line = current(order, booking);
         if (line.status() == BookingStatus.REQUESTED) {
-            end(order, line, BookingStatus.LAPSED, line.paid(), "nobody answered in time", Actor.HOUSE);
+            end(order, line, BookingStatus.LAPSED, line.paid(), Cause.NOBODY_ANSWERED.written(), Actor.HOUSE);
             tellEnd(order, booking, "unanswered", null, true);
         }
     }
@@ -267,7 +268,7 @@ public class Endings {
         for (Payment payment : waits ? List.<Payment>of() : payments.ofOrder(order.id())) {
             Money rest = steps.undecided(payment);
             if (rest.isPositive()) {
-                steps.release(payment, rest, "not needed");
+                steps.release(payment, rest, Cause.NOT_NEEDED.written());
             }
         }
     }

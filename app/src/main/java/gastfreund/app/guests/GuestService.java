@@ -2,6 +2,7 @@ package gastfreund.app.guests;
 
 import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.secrets.Tokens;
 import java.time.Clock;
@@ -52,7 +53,7 @@ class GuestService {
         ArrayNode orders = file.putArray("orders");
         for (long id : store.ordersOf(email)) {
             orders.add(JSON.<JsonNode>valueToTree(taken.of(id)));
-            books.note(id, host, "the guest's data were taken out");
+            books.note(id, host, Cause.DATA_TAKEN_OUT.written());
         }
         return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(file);
     }
@@ -72,7 +73,7 @@ class GuestService {
         orders.forEach(order -> {
             store.forget(order, tokens.next(), now);
             bookings.forgetVisitors(order);
-            books.note(order, who, "the guest's data were forgotten");
+            books.note(order, who, Cause.DATA_FORGOTTEN.written());
         });
         return true;
     }

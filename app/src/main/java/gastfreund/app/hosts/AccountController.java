@@ -3,6 +3,7 @@ package gastfreund.app.hosts;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContext;
@@ -64,6 +65,13 @@ class AccountController {
         goOnAs(changed.get(), request, response);
         journal.note(host.email(), SignIn.What.PASSWORD, request.getRemoteAddr());
         return "redirect:/desk/account?said=password";
+    }
+
+    @Needs(Right.OWN_ACCOUNT)
+    @PostMapping("/desk/account/language")
+    String chooseLanguage(Host host, @RequestParam(defaultValue = "en") String language) {
+        hosts.setLanguage(host, Locale.forLanguageTag(language));
+        return "redirect:/desk/account?said=language";
     }
 
     @Needs(Right.OWN_ACCOUNT)

@@ -1,14 +1,16 @@
 package gastfreund.app.hosts;
 
 import gastfreund.app.journal.Actor;
+import java.util.Locale;
 
 /**
  * A person who signs in at the desk.
  *
  * @param password hashed
  * @param epoch raised when their sessions are to end
+ * @param language in which they are written to
  */
-public record Host(long id, String email, String name, String password, Role role, int epoch) {
+public record Host(long id, String email, String name, String password, Role role, int epoch, Locale language) {
 
     public boolean may(Right right) {
         return role.may(right);

@@ -1,8 +1,10 @@
 package gastfreund.app.hosts;
 
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.languages.Languages;
 import java.time.Clock;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -55,9 +57,15 @@ public class HostService implements UserDetailsService, UserDetailsPasswordServi
         return !store.any();
     }
 
-    /** Where messages to the house go. */
-    public List<String> addresses() {
-        return store.addresses();
+    /** Whom messages to the house go to. */
+    public List<Host> inCharge() {
+        return store.inCharge();
+    }
+
+    /** Chooses the language in which a host is written to; another than those that are spoken is as good as English. */
+    @Transactional
+    void setLanguage(Host host, Locale language) {
+        store.setLanguage(host.email(), Languages.spoken(language));
     }
 
     /** What is noted of sign-ins, the newest first. */
@@ -68,10 +76,11 @@ public class HostService implements UserDetailsService, UserDetailsPasswordServi
     /**
      * Makes the first sign-in and, where there is none, the house; nothing where somebody else was first.
      *
+     * @param language in which the owner is written to
      * @return whether it was made
      */
     @Transactional
-    public boolean makeFirst(WelcomeForm form) {
+    public boolean makeFirst(WelcomeForm form, Locale language) {
         if (store.any()) {
             return false;
         }
@@ -84,14 +93,15 @@ public class HostService implements UserDetailsService, UserDetailsPasswordServi
                     .put("currency", form.currency());
             catalogues.open(file);
         }
-        add(form.email(), form.name(), form.password(), Role.OWNER);
+        add(form.email(), form.name(), form.password(), Role.OWNER, language);
         return true;
     }
 
-    /** Lets somebody sign in. */
+    /** Lets somebody sign in, who is written to in a language that is spoken. */
     @Transactional
-    public void add(String email, String name, String password, Role role) {
-        store.insert(email, name, Objects.requireNonNull(passwords.encode(password)), role, clock.instant());
+    public void add(String email, String name, String password, Role role, Locale language) {
+        String kept = Objects.requireNonNull(passwords.encode(password));
+        store.insert(email, name, kept, role, Languages.spoken(language), clock.instant());
     }
 
     /**

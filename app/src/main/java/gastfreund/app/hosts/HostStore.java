@@ -27,7 +27,7 @@ class HostStore {
     }
 
     Optional<Host> byEmail(String email) {
-        return jdbc.sql("SELECT id, email, name, password, role, epoch FROM hosts WHERE email = ?")
+        return jdbc.sql("SELECT id, email, name, password, role, epoch, language FROM hosts WHERE email = ?")
                 .param(email.strip())
                 .query(HostStore::host)
                 .optional();
@@ -40,18 +40,33 @@ class HostStore {
                 row.getString("name"),
                 row.getString("password"),
                 Role.ofCode(row.getString("role")),
-                row.getInt("epoch"));
+                row.getInt("epoch"),
+                Locale.forLanguageTag(row.getString("language")));
     }
 
-    List<String> addresses() {
-        return jdbc.sql("SELECT email FROM hosts WHERE role IN ('owner', 'manager') ORDER BY id")
-                .query(String.class)
+    /** Owners and managers, the first one first. */
+    List<Host> inCharge() {
+        return jdbc.sql("SELECT id, email, name, password, role, epoch, language FROM hosts"
+                        + " WHERE role IN ('owner', 'manager') ORDER BY id")
+                .query(HostStore::host)
                 .list();
     }
 
-    void insert(String email, String name, String password, Role role, Instant now) {
-        jdbc.sql("INSERT INTO hosts (email, name, password, role, created_at) VALUES (?, ?, ?, ?, ?)")
-                .params(email.strip(), name.strip(), password, role.code(), now.getEpochSecond())
+    void setLanguage(String email, Locale language) {
+        jdbc.sql("UPDATE hosts SET language = ? WHERE email = ?")
+                .params(language.getLanguage(), email)
+                .update();
+    }
+
+    void insert(String email, String name, String password, Role role, Locale language, Instant now) {
+        jdbc.sql("INSERT INTO hosts (email, name, password, role, language, created_at) VALUES (?, ?, ?, ?, ?, ?)")
+                .params(
+                        email.strip(),
+                        name.strip(),
+                        password,
+                        role.code(),
+                        language.getLanguage(),
+                        now.getEpochSecond())
                 .update();
     }
 

@@ -5,6 +5,7 @@ import jakarta.validation.Valid;
 import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
+import java.util.Locale;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -50,7 +51,8 @@ class SignInController {
 
     @BeforeSignIn
     @PostMapping("/desk/welcome")
-    String makeFirst(@Valid @ModelAttribute("form") WelcomeForm form, BindingResult errors, Model model) {
+    String makeFirst(
+            @Valid @ModelAttribute("form") WelcomeForm form, BindingResult errors, Locale locale, Model model) {
         if (!hosts.nobodyYet()) {
             return "redirect:/desk";
         }
@@ -64,7 +66,7 @@ class SignInController {
         if (errors.hasErrors()) {
             return page(model);
         }
-        hosts.makeFirst(form);
+        hosts.makeFirst(form, locale);
         return "redirect:/desk/sign-in";
     }
 

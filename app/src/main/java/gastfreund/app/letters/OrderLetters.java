@@ -4,6 +4,7 @@ import gastfreund.app.calendars.CalendarFile;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Speech;
+import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.HostService;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.messages.Letter;
@@ -21,8 +22,8 @@ import gastfreund.core.money.Money;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -181,15 +182,16 @@ public class OrderLetters {
         String subject = f.text("letter.issued.subject", issued.get(0).title());
         LetterWriter.Parts parts = writer.write("issued", f.locale(), model);
         toGuest(order, "issued", subject, parts, null);
-        Formats english = speech.in(Locale.ENGLISH, catalogues.catalogue());
-        Map<String, Object> hostModel = model(order, english, List.of());
-        hostModel.put(
-                "intro",
-                english.text(
-                        "letter.host-issued.intro",
-                        order.contact().name(),
-                        issued.get(0).title()));
-        toHosts(order, "host-issued", writer.write("host", english.locale(), hostModel), null);
+        toHosts(order, "host-issued", his -> {
+            Map<String, Object> hostModel = model(order, his, List.of());
+            hostModel.put(
+                    "intro",
+                    his.text(
+                            "letter.host-issued.intro",
+                            order.contact().name(),
+                            issued.get(0).title()));
+            return writer.write("host", his.locale(), hostModel);
+        });
     }
 
     /** What is left to pay is asked for. */
@@ -232,18 +234,25 @@ public class OrderLetters {
     }
 
     private void toHosts(Order order, String kind, List<OrderLine> lines) {
-        Formats f = speech.in(Locale.ENGLISH, catalogues.catalogue());
-        Map<String, Object> model = model(order, f, lines);
-        model.put("intro", f.text("letter." + kind + ".intro", order.contact().name()));
-        toHosts(order, kind, writer.write("host", f.locale(), model), kind.equals("host") ? calendar(order) : null);
+        toHosts(order, kind, f -> {
+            Map<String, Object> model = model(order, f, lines);
+            model.put(
+                    "intro", f.text("letter." + kind + ".intro", order.contact().name()));
+            return writer.write("host", f.locale(), model);
+        });
     }
 
-    /** Subjects say nothing that a guest wrote: they stand in lists and notices where nobody expects a stranger's words. */
-    private void toHosts(Order order, String kind, LetterWriter.Parts parts, @Nullable String calendar) {
-        Formats f = speech.in(Locale.ENGLISH, catalogues.catalogue());
-        String subject = f.text("letter." + kind + ".subject", Long.toString(order.number()));
-        for (String host : hosts.addresses()) {
-            outbox.put(new Letter(order.id(), kind, host, subject, parts.text(), parts.html(), calendar));
+    /**
+     * Writes to each of those in charge in their own language. Subjects say nothing that a guest wrote: they stand in lists
+     * and notices where nobody expects a stranger's words.
+     */
+    private void toHosts(Order order, String kind, Function<Formats, LetterWriter.Parts> written) {
+        String calendar = kind.equals("host") ? calendar(order) : null;
+        for (Host host : hosts.inCharge()) {
+            Formats f = speech.in(host.language(), catalogues.catalogue());
+            LetterWriter.Parts parts = written.apply(f);
+            String subject = f.text("letter." + kind + ".subject", Long.toString(order.number()));
+            outbox.put(new Letter(order.id(), kind, host.email(), subject, parts.text(), parts.html(), calendar));
         }
     }
 

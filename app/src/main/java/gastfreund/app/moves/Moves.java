@@ -6,6 +6,7 @@ import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.documents.Documents;
 import gastfreund.app.endings.Endings;
 import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
 import gastfreund.app.letters.OrderLetters;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
@@ -211,14 +212,18 @@ public class Moves {
         store.reprice(booking, proposal.total(), left, balanceDue(line, proposal, now), sold);
         store.keepAtLeast(booking, proposal.floor(), proposal.visits());
         if (proposal.back().isPositive()) {
-            endings.giveBack(current, line, proposal.back(), "moved");
+            endings.giveBack(current, line, proposal.back(), Cause.MOVED.written());
         }
         boolean receipted = line.status() == BookingStatus.CONFIRMED;
         if (receipted) {
             documents.creditNote(current, line, line.asked().minus(asked), proposal.back());
         }
-        String why = "moved from "
-                + catalogues.catalogue().zone().localOf(line.time().start());
+        String why = Cause.MOVED.with(catalogues
+                .catalogue()
+                .zone()
+                .localOf(line.time().start())
+                .toString()
+                .replace('T', ' '));
         journal.note(current, line, wish.who(), why, now);
         Order after = store.byId(order.id()).orElseThrow();
         OrderLine moved = after.line(booking).orElseThrow();

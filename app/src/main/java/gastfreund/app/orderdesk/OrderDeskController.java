@@ -8,6 +8,7 @@ import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderRows;
@@ -95,9 +96,11 @@ class OrderDeskController {
                                 .map(one -> new OrderPage.Good(one, decisions.about(order, one, host, f)))
                                 .toList(),
                         decisions.about(order, host, f),
-                        orders.journal(order),
+                        orders.journal(order).stream()
+                                .map(entry -> new OrderPage.Step(entry, Cause.said(entry.why(), f)))
+                                .toList(),
                         payments.ofOrder(order.id()).stream()
-                                .map(p -> new OrderPage.PaymentRow(p, canArrive(p, host)))
+                                .map(p -> new OrderPage.PaymentRow(p, Cause.said(p.reason(), f), canArrive(p, host)))
                                 .toList(),
                         documents.ofOrder(order),
                         host.may(Right.GIVE_MONEY)));

@@ -21,7 +21,7 @@ public record OrderPage(
         List<Line> lines,
         List<Good> goods,
         List<Decision> decisions,
-        List<JournalEntry> journal,
+        List<Step> journal,
         List<PaymentRow> payments,
         List<Document> documents,
         boolean seesCodes) {
@@ -32,6 +32,12 @@ public record OrderPage(
     /** A voucher or a pass with what may be decided about it. */
     public record Good(OrderRows.Bought bought, List<Decision> decisions) {}
 
-    /** @param canArrive whether a host may say that it has come */
-    public record PaymentRow(Payment payment, boolean canArrive) {}
+    /** A step that was taken, and why, in words. */
+    public record Step(JournalEntry entry, String why) {}
+
+    /**
+     * @param reason why it is as it is, in words
+     * @param canArrive whether a host may say that it has come
+     */
+    public record PaymentRow(Payment payment, String reason, boolean canArrive) {}
 }

@@ -3,6 +3,8 @@ package gastfreund.app.orderdesk;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
+import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.payments.HandBack;
@@ -39,7 +41,7 @@ class TransferDeskController {
     record Hanging(Stuck stuck, @Nullable Order order) {}
 
     /** A refund that is to be sent. */
-    record ToSend(HandBack refund, Order order) {}
+    record ToSend(HandBack refund, Order order, String why) {}
 
     private final Orders orders;
     private final PaymentService payments;
@@ -65,7 +67,7 @@ class TransferDeskController {
         model.addAttribute(
                 "toSend",
                 steps.toHandBack().stream()
-                        .map(h -> new ToSend(h, orders.byId(h.order())))
+                        .map(h -> new ToSend(h, orders.byId(h.order()), Cause.said(h.why(), Formats.of(model))))
                         .toList());
         model.addAttribute(
                 "stuck",

@@ -41,6 +41,12 @@ class Assets extends OncePerRequestFilter {
         chain.doFilter(request, response);
     }
 
+    /** What is refused before any filter is answered with a page, too. */
+    @Override
+    protected boolean shouldNotFilterErrorDispatch() {
+        return false;
+    }
+
     private Addresses addresses() {
         Addresses addresses = known;
         if (addresses == null) {

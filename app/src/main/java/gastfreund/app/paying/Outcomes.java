@@ -2,6 +2,7 @@ package gastfreund.app.paying;
 
 import gastfreund.app.documents.Documents;
 import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
 import gastfreund.app.journal.JournalEntry;
 import gastfreund.app.journal.JournalStore;
 import gastfreund.app.letters.OrderLetters;
@@ -104,7 +105,7 @@ public class Outcomes {
                 .map(Payment::secured)
                 .toList());
         if (others.compareTo(order.dueNow()) >= 0) {
-            giveBack(payment, payment.amount(), "paid twice");
+            giveBack(payment, payment.amount(), Cause.PAID_TWICE.written());
             return;
         }
         payments.dropTransfers(order.id());
@@ -114,13 +115,13 @@ public class Outcomes {
             Money owed = line.open();
             if (waits(line) && owed.compareTo(left) <= 0 && isToBeHad(line, now)) {
                 BookingStatus to = BookingSteps.whenSecured(line.sold().confirm());
-                move(order, line, to, "paid", now);
+                move(order, line, to, Cause.PAID.written(), now);
                 if (to == BookingStatus.CONFIRMED) {
                     take(payment, line, owed);
                 }
                 left = left.minus(owed);
             } else if (line.status() == BookingStatus.HELD) {
-                lose(order, line, "the place was gone when the money came", now);
+                lose(order, line, Cause.PLACE_GONE_WHEN_PAID.written(), now);
             } else if (line.status() == BookingStatus.CONFIRMED) {
                 Money part = owed.atMost(left);
                 take(payment, line, part);
@@ -140,7 +141,7 @@ public class Outcomes {
         }
         // Whatever nothing has use for goes back: places that were gone, and what was cancelled meanwhile.
         if (left.isPositive()) {
-            giveBack(payment, left, "the place was gone when the money came");
+            giveBack(payment, left, Cause.PLACE_GONE_WHEN_PAID.written());
         }
         tell(order, issued, left, now);
     }
@@ -151,9 +152,9 @@ public class Outcomes {
         for (OrderLine line : order.lines()) {
             if (waits(line) && isToBeHad(line, now)) {
                 BookingStatus to = BookingSteps.whenPlaced(line.sold().confirm(), true);
-                journal.move(order, line, to, Actor.GUEST, "address confirmed", now);
+                journal.move(order, line, to, Actor.GUEST, Cause.ADDRESS_CONFIRMED.written(), now);
             } else if (line.status() == BookingStatus.HELD) {
-                lose(order, line, "the place was gone when the address was confirmed", now);
+                lose(order, line, Cause.PLACE_GONE_WHEN_CONFIRMED.written(), now);
             }
         }
         boolean stands = !store.byId(order.id()).orElseThrow().standing().isEmpty();
@@ -234,7 +235,7 @@ public class Outcomes {
         }
         Money back = payment.amount().minus(wanted);
         if (back.isPositive()) {
-            steps.refund(payment, back, "more than was left to pay");
+            steps.refund(payment, back, Cause.MORE_THAN_WAS_LEFT.written());
         }
     }
 

@@ -1,6 +1,7 @@
 package gastfreund.app.paying;
 
 import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
 import gastfreund.app.letters.OrderLetters;
 import gastfreund.app.orders.BookingJournal;
 import gastfreund.app.orders.Order;
@@ -88,7 +89,7 @@ public class Waiting {
     private void lapse(long id) {
         Order order = store.byId(id).orElseThrow();
         if (order.status() == OrderStatus.WAITING) {
-            end(order, BookingStatus.LAPSED, Actor.HOUSE, "not paid in time");
+            end(order, BookingStatus.LAPSED, Actor.HOUSE, Cause.NOT_PAID_IN_TIME.written());
             if (payments.ofOrder(id).stream().anyMatch(Payment::isTransfer)) {
                 letters.transferMissed(store.byId(id).orElseThrow());
             }
@@ -109,7 +110,7 @@ public class Waiting {
             if (current.status() != OrderStatus.WAITING) {
                 return Outcome.CHANGED;
             }
-            end(current, BookingStatus.CANCELLED, who, "called off");
+            end(current, BookingStatus.CANCELLED, who, Cause.CALLED_OFF.written());
             letters.calledOff(store.byId(order.id()).orElseThrow());
             return Outcome.DONE;
         });

@@ -2,6 +2,7 @@ package gastfreund.app.payments;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
 import gastfreund.app.pages.Address;
 import gastfreund.app.secrets.Tokens;
 import gastfreund.core.bookings.BookingId;
@@ -273,7 +274,7 @@ public class PaymentService {
     public void dropTransfers(long order) {
         store.ofOrder(order).stream()
                 .filter(p -> p.isTransfer() && p.state().isOpen())
-                .forEach(p -> move(p, PaymentState.EXPIRED, "paid in another way", Actor.HOUSE));
+                .forEach(p -> move(p, PaymentState.EXPIRED, Cause.PAID_OTHERWISE.written(), Actor.HOUSE));
     }
 
     /** Transfers that are waited for, the one that runs out first being the first. */

@@ -3,6 +3,7 @@ package gastfreund.app.hosts;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -47,8 +48,8 @@ class EmptyHouseTest {
 
         WelcomeForm form =
                 new WelcomeForm("Mill", "Europe/Lisbon", "EUR", "Ana", "ana@mill.example", "three wet stones", "");
-        assertThat(hosts.makeFirst(form)).isTrue();
-        assertThat(hosts.makeFirst(form)).isFalse();
+        assertThat(hosts.makeFirst(form, Locale.GERMAN)).isTrue();
+        assertThat(hosts.makeFirst(form, Locale.GERMAN)).isFalse();
         assertThat(passwords.matches(
                         "three wet stones",
                         hosts.loadUserByUsername("ana@mill.example").getPassword()))

@@ -8,6 +8,7 @@ import gastfreund.app.OwnHouse;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeSet;
 import org.junit.jupiter.api.AfterEach;
@@ -56,7 +57,7 @@ class RolesTest extends DemoHouseTest {
     @BeforeEach
     void add() {
         for (Role role : Role.values()) {
-            hosts.add(email(role), role.code(), PASSWORD, role);
+            hosts.add(email(role), role.code(), PASSWORD, role, Locale.ENGLISH);
         }
     }
 
@@ -164,7 +165,7 @@ class RolesTest extends DemoHouseTest {
                 HostBrowser browser = signedIn(Role.MANAGER);
                 sql("DELETE FROM hosts WHERE email = ?", email(Role.MANAGER));
                 assertThat(path(knock(browser, door))).as(door.toString()).isEqualTo("/desk/sign-in?ended");
-                hosts.add(email(Role.MANAGER), "manager", PASSWORD, Role.MANAGER);
+                hosts.add(email(Role.MANAGER), "manager", PASSWORD, Role.MANAGER, Locale.ENGLISH);
             }
         }
     }

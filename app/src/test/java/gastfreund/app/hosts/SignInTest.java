@@ -7,6 +7,7 @@ import gastfreund.app.HostBrowser;
 import gastfreund.app.OwnHouse;
 import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -163,7 +164,7 @@ class SignInTest extends DemoHouseTest {
 
     @Test
     void passwordsThatWereKeptInTheOldWayAreKeptInTheNewOneOnceTheyWereRight() {
-        hosts.add("old@quillmere.example", "Old", "x".repeat(12), Role.STAFF);
+        hosts.add("old@quillmere.example", "Old", "x".repeat(12), Role.STAFF, Locale.ENGLISH);
         String old = "{bcrypt}" + new BCryptPasswordEncoder().encode("ten brown jugs");
         transaction.executeWithoutResult(
                 s -> jdbc.sql("UPDATE hosts SET password = ? WHERE email = 'old@quillmere.example'")

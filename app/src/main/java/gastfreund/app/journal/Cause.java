@@ -1,0 +1,60 @@
+package gastfreund.app.journal;
+
+import gastfreund.app.languages.Formats;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * Why something was done. It is written down by its name, with words of a person behind it where there are some, and said in
+ * the language of whoever reads it.
+ */
+public enum Cause {
+    ORDERED,
+    PAID,
+    PAID_ON_THE_SPOT,
+    PAID_TWICE,
+    PAID_OTHERWISE,
+    NOT_PAID_IN_TIME,
+    MORE_THAN_WAS_LEFT,
+    PLACE_GONE_WHEN_PAID,
+    PLACE_GONE_WHEN_CONFIRMED,
+    ADDRESS_CONFIRMED,
+    CALLED_OFF,
+    NOBODY_CAME,
+    NOBODY_ANSWERED,
+    NOT_NEEDED,
+    GIVEN_BACK,
+    TAKEN_BACK,
+    MOVED,
+    DETAILS,
+    DATA_TAKEN_OUT,
+    DATA_FORGOTTEN;
+
+    private static final String BEHIND = ": ";
+
+    /** The name in tables and texts. */
+    public String code() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** As it is written down. */
+    public String written() {
+        return code();
+    }
+
+    /** As it is written down with words behind it; without where they are blank. */
+    public String with(String words) {
+        return words.isBlank() ? code() : code() + BEHIND + words;
+    }
+
+    /** What was written down, said in a language; what is no cause was written by a person and stays as it is. */
+    public static String said(String written, Formats f) {
+        int end = written.indexOf(BEHIND);
+        String name = end < 0 ? written : written.substring(0, end);
+        Optional<Cause> cause =
+                Arrays.stream(values()).filter(c -> c.code().equals(name)).findFirst();
+        return cause.map(c -> f.text("cause." + c.code()) + (end < 0 ? "" : written.substring(end)))
+                .orElse(written);
+    }
+}
