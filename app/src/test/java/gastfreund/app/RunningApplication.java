@@ -36,6 +36,7 @@ public final class RunningApplication implements AutoCloseable {
             HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
     private final Random random = new Random();
     private final List<String> options;
+    private final Path demo;
     private final Path home;
     private final int port;
     private Process process;
@@ -47,6 +48,12 @@ public final class RunningApplication implements AutoCloseable {
 
     /** @param ahead how far its clock is ahead of the machine's */
     public RunningApplication(List<String> options, Duration ahead) throws IOException {
+        this(options, ahead, Path.of(Files.exists(Path.of("demo")) ? "demo" : "../demo"));
+    }
+
+    /** @param demo the folder of the house that it starts with */
+    public RunningApplication(List<String> options, Duration ahead, Path demo) throws IOException {
+        this.demo = demo;
         this.options = options;
         this.ahead = ahead;
         this.standins = Standins.others(ahead);
@@ -88,7 +95,7 @@ public final class RunningApplication implements AutoCloseable {
                         GastfreundApplication.class.getName(),
                         "--server.port=" + port,
                         "--gastfreund.home=" + home,
-                        "--gastfreund.demo=" + (Files.exists(Path.of("demo")) ? "demo" : "../demo"),
+                        "--gastfreund.demo=" + demo,
                         "--gastfreund.ahead=" + ahead,
                         "--gastfreund.mail-from=house@quillmere.example",
                         "--gastfreund.shares.visitor=1000",

@@ -19,9 +19,11 @@ import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -179,6 +181,7 @@ class BoardService {
         long[] freeFrom = new long[resource.units()];
         List<Board.Cell> cells = new ArrayList<>();
         int peak = 0;
+        Set<Object> sessions = new HashSet<>();
         for (BoardBooking booking : bookings) {
             Offer offer = catalogue.offer(booking.offer());
             Interval taken = booking.time().widened(offer.prep(), offer.reset());
@@ -230,10 +233,13 @@ class BoardService {
         for (Resource resource : catalogue.house().resources()) {
             add(unitsOpen, days, resource.hours().openTime(days).intersect(houseHours), resource.units());
         }
+        Set<Object> sessions = new HashSet<>();
         for (BoardBooking booking : bookings) {
             Offer offer = catalogue.offer(booking.offer());
-            IntervalSet taken = IntervalSet.of(booking.time().widened(offer.prep(), offer.reset()));
-            if (countsForStaff(booking, offer, bookings)) {
+            Interval taken = booking.time().widened(offer.prep(), offer.reset());
+            // Bookings that share a session take its staff once.
+            Object session = List.of(booking.offer(), booking.time(), booking.staff());
+            if (!offer.sharing().shared() || sessions.add(session)) {
                 add(staffTaken, days, taken, booking.staff().size());
             }
             long units = catalogue.house().resources().stream()
@@ -262,28 +268,20 @@ class BoardService {
         return new Ruler(List.copyOf(ticks));
     }
 
-    /** Bookings that share a session take its staff once: the first of them counts. */
-    private static boolean countsForStaff(BoardBooking booking, Offer offer, List<BoardBooking> all) {
-        return !offer.sharing().shared()
-                || all.stream()
-                        .filter(b ->
-                                b.offer().equals(booking.offer()) && b.time().equals(booking.time()))
-                        .filter(b -> b.staff().equals(booking.staff()))
-                        .findFirst()
-                        .filter(booking::equals)
-                        .isPresent();
-    }
-
     private static int percent(long taken, long open) {
         return open == 0 ? (taken > 0 ? 100 : 0) : (int) Math.min(100, taken * 100 / open);
     }
 
-    private static void add(long[] sums, Days days, IntervalSet set, long weight) {
-        for (int day = 0; day < sums.length; day++) {
-            Interval date = Interval.between(days.start(day), days.start(day + 1));
-            for (Interval part : set.within(date).intervals()) {
-                sums[day] += part.length().count() * weight;
-            }
+    private static void add(long[] sums, Days days, Interval part, long weight) {
+        int last = Math.min(sums.length - 1, days.dayOf(part.end() - 1));
+        for (int day = Math.max(0, days.dayOf(part.start())); day <= last; day++) {
+            long from = Math.max(part.start(), days.start(day));
+            long to = Math.min(part.end(), days.start(day + 1));
+            sums[day] += Math.max(0, to - from) * weight;
         }
+    }
+
+    private static void add(long[] sums, Days days, IntervalSet set, long weight) {
+        set.intervals().forEach(part -> add(sums, days, part, weight));
     }
 }

@@ -36,9 +36,11 @@ public class BookingStore {
             """;
 
     private final JdbcClient jdbc;
+    private final BookingChanges changes;
 
-    BookingStore(JdbcClient jdbc) {
+    BookingStore(JdbcClient jdbc, BookingChanges changes) {
         this.jdbc = jdbc;
+        this.changes = changes;
     }
 
     /** What a row of a statement with {@link #RESERVED} reserves. */
@@ -84,6 +86,7 @@ public class BookingStore {
 
     /** @param visitor the mark of whoever keeps the place */
     public void insertHold(String basket, Reserved reserved, Hold hold, String visitor) {
+        changes.note();
         jdbc.sql(
                         """
                         INSERT INTO bookings (id, offer, start_at, end_at, place, length, units, party, add_ons, status,
@@ -101,6 +104,7 @@ public class BookingStore {
 
     /** Changes a hold that is not yet ordered into another of the same offer. */
     public void changeHold(String basket, Reserved reserved, Hold hold) {
+        changes.note();
         int changed = jdbc.sql(
                         """
                         UPDATE bookings
@@ -119,6 +123,7 @@ public class BookingStore {
 
     /** Ends a hold that is not yet ordered; false where the basket has no such line. */
     public boolean release(String basket, BookingId hold) {
+        changes.note();
         return jdbc.sql(
                                 """
                                 UPDATE bookings SET status = 'cancelled'
@@ -138,6 +143,7 @@ public class BookingStore {
 
     /** Writes a booking that was made elsewhere. */
     public void insert(Booking booking, Length length, Instant placed) {
+        changes.note();
         jdbc.sql(
                         """
                         INSERT INTO bookings (id, offer, start_at, end_at, place, length, units, party, add_ons, status,
@@ -162,6 +168,7 @@ public class BookingStore {
 
     /** Writes busy time of one of the staff. */
     public void insert(Busy busy) {
+        changes.note();
         jdbc.sql("INSERT INTO busy (staff, start_at, end_at) VALUES (?, ?, ?)")
                 .params(
                         busy.staff().value(),
@@ -194,6 +201,7 @@ public class BookingStore {
 
     /** Lets a booking take a step; whether it is allowed is asked before. */
     public void setStatus(BookingId booking, BookingStatus status) {
+        changes.note();
         jdbc.sql("UPDATE bookings SET status = ? WHERE id = ?")
                 .params(status.code(), booking.value())
                 .update();
@@ -201,6 +209,7 @@ public class BookingStore {
 
     /** @param place null where the offer has none */
     public void move(BookingId booking, Interval time, @Nullable PlaceId place, List<StaffId> staff) {
+        changes.note();
         jdbc.sql("UPDATE bookings SET start_at = ?, end_at = ?, place = ? WHERE id = ?")
                 .params(Arrays.asList(
                         time.start() * 60, time.end() * 60, place == null ? null : place.value(), booking.value()))
@@ -210,6 +219,7 @@ public class BookingStore {
 
     /** Lets the holds of an order end at {@code until}, whether that is sooner or later than before. */
     public void holdUntil(long order, Instant until) {
+        changes.note();
         jdbc.sql("UPDATE bookings SET expires_at = ? WHERE order_id = ? AND status = 'held'")
                 .params(until.getEpochSecond(), order)
                 .update();
@@ -217,6 +227,7 @@ public class BookingStore {
 
     /** Lets the holds of an order last until {@code until}, unless they last longer. */
     public void extendHolds(long order, Instant until) {
+        changes.note();
         jdbc.sql("UPDATE bookings SET expires_at = max(expires_at, ?) WHERE order_id = ? AND status = 'held'")
                 .params(until.getEpochSecond(), order)
                 .update();

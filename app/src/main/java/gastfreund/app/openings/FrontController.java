@@ -9,7 +9,6 @@ import gastfreund.app.pages.Links;
 import gastfreund.app.typed.Minute;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
-import gastfreund.core.openings.Answer;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -30,17 +29,16 @@ class FrontController {
     /** An offer on the house's page. */
     record Card(Offer offer, Money from, Optional<Long> next) {}
 
+    private final NextOpenings next;
     private final CatalogueService catalogues;
-    private final OpeningsService openings;
     private final PanelService panels;
     private final Address address;
     private final Clock clock;
 
-    FrontController(
-            CatalogueService catalogues, OpeningsService openings, PanelService panels, Address address, Clock clock) {
+    FrontController(CatalogueService catalogues, PanelService panels, Address address, Clock clock, NextOpenings next) {
+        this.next = next;
         this.address = address;
         this.catalogues = catalogues;
-        this.openings = openings;
         this.panels = panels;
         this.clock = clock;
     }
@@ -52,9 +50,7 @@ class FrontController {
         }
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
-        List<Card> cards = catalogue.house().offers().stream()
-                .map(offer -> card(offer, catalogue, now))
-                .toList();
+        List<Card> cards = catalogue.house().offers().stream().map(this::card).toList();
         model.addAttribute("shareAs", address.of("/"));
         model.addAttribute("cards", cards);
         model.addAttribute("now", now);
@@ -74,13 +70,12 @@ class FrontController {
         return "openings/text";
     }
 
-    private Card card(Offer offer, Catalogue catalogue, Instant now) {
+    private Card card(Offer offer) {
         Money from = offer.lengths().stream()
                 .map(offer::fromPrice)
                 .min(Money::compareTo)
                 .orElseThrow();
-        Optional<Answer.Entry> next = openings.next(offer, catalogue.zone().dateOf(now), now);
-        return new Card(offer, from, next.map(e -> e.time().start()));
+        return new Card(offer, from, next.of(offer).map(e -> e.time().start()));
     }
 
     /**

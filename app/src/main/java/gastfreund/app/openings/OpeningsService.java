@@ -5,11 +5,9 @@ import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.storage.Reading;
 import gastfreund.core.bookings.Booked;
 import gastfreund.core.offers.House;
-import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Openings;
 import gastfreund.core.openings.Query;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -74,16 +72,6 @@ public class OpeningsService {
             }
         }
         return Optional.empty();
-    }
-
-    /** The next opening of an offer in any of its lengths, for the smallest party. */
-    public Optional<Answer.Entry> next(Offer offer, LocalDate from, Instant now) {
-        return offer.lengths().stream()
-                .map(length -> next(Query.of(offer.id(), from, from, now)
-                        .withLength(length.id(), length.minUnits())
-                        .withParty(offer.party().min())))
-                .flatMap(Optional::stream)
-                .min(Comparator.comparingLong(e -> e.time().start()));
     }
 
     /** The openings nearest to a moment that could not be had, earliest first. */

@@ -93,7 +93,7 @@ public class PanelService {
         Answer near = explained(choice, thisWeek, now);
         LocalDate later = thisWeek.plusDays(Ribbon.DAYS);
         LocalDate opens = near.entries().stream()
-                .filter(e -> !e.open().isEmpty())
+                .filter(Answer.Entry::isOpen)
                 .findFirst()
                 .or(() -> openings.next(choice.within(catalogues.catalogue().house()), choice.query(later, later, now)))
                 .map(e -> zone.dateOf(e.time().start()))

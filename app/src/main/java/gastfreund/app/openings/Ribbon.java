@@ -77,12 +77,12 @@ public record Ribbon(List<Day> days, Day selected) {
     }
 
     private static int openIn(List<Answer.Entry> entries) {
-        return (int) entries.stream().filter(e -> !e.open().isEmpty()).count();
+        return (int) entries.stream().filter(Answer.Entry::isOpen).count();
     }
 
     private static Day day(LocalDate date, List<Answer.Entry> entries, int most, House house) {
         List<Slot> slots = entries.stream()
-                .filter(e -> !e.open().isEmpty())
+                .filter(Answer.Entry::isOpen)
                 .map(e -> Slot.of(e, house))
                 .toList();
         if (slots.isEmpty()) {

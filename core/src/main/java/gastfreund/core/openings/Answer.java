@@ -29,6 +29,16 @@ public record Answer(@Nullable Refusal refusal, List<Entry> entries) {
             options = List.copyOf(options);
         }
 
+        /** Whether one of its options is an opening. */
+        public boolean isOpen() {
+            for (Judged option : options) {
+                if (option.isOpen()) {
+                    return true;
+                }
+            }
+            return false;
+        }
+
         /** The options that are openings. */
         public List<Judged> open() {
             return options.stream().filter(Judged::isOpen).toList();

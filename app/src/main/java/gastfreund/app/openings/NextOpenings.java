@@ -1,0 +1,128 @@
+package gastfreund.app.openings;
+
+import gastfreund.app.bookings.BookedStore;
+import gastfreund.app.bookings.BookingChanges;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.storage.Reading;
+import gastfreund.core.bookings.Booked;
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.House;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.Openings;
+import gastfreund.core.openings.Query;
+import gastfreund.core.time.Interval;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/**
+ * When each offer can next be had, in any of its lengths, by the smallest party: for the house's page, which everybody asks
+ * for. What takes time is read once for all offers, the nearest dates first, and no further than to the first opening; what
+ * was found is kept until a booking, the catalogue or the minute changes it.
+ */
+@Service
+public class NextOpenings {
+
+    /** How many dates are looked at together, one stretch after the other. */
+    private static final int[] STRETCHES = {2, 5, 14, 35, 35, 35, 35, 35, 35, 35, 14};
+
+    private record Kept(House house, long version, long minute, Map<OfferId, Answer.Entry> found) {}
+
+    private final CatalogueService catalogues;
+    private final BookedStore booked;
+    private final BookingChanges changes;
+    private final Reading reading;
+    private final Clock clock;
+    private volatile @Nullable Kept kept;
+
+    NextOpenings(
+            CatalogueService catalogues, BookedStore booked, BookingChanges changes, Reading reading, Clock clock) {
+        this.catalogues = catalogues;
+        this.booked = booked;
+        this.changes = changes;
+        this.reading = reading;
+        this.clock = clock;
+    }
+
+    /** The next opening of an offer; empty where it has none within 280 days. */
+    public Optional<Answer.Entry> of(Offer offer) {
+        return Optional.ofNullable(found().get(offer.id()));
+    }
+
+    private Map<OfferId, Answer.Entry> found() {
+        House house = catalogues.catalogue().house();
+        Instant now = clock.instant();
+        long minute = now.getEpochSecond() / 60;
+        // Read before the bookings are: a booking that comes meanwhile makes it anew.
+        long version = changes.version();
+        Kept current = kept;
+        if (current == null || current.house() != house || current.version() != version || current.minute() != minute) {
+            current = new Kept(house, version, minute, reading.of(() -> find(house, now)));
+            kept = current;
+        }
+        return current.found();
+    }
+
+    private Map<OfferId, Answer.Entry> find(House house, Instant now) {
+        Map<OfferId, Answer.Entry> found = new HashMap<>();
+        List<Offer> left = new ArrayList<>(house.offers());
+        LocalDate first = house.zone().dateOf(now);
+        for (int days : STRETCHES) {
+            if (left.isEmpty()) {
+                break;
+            }
+            LocalDate last = first.plusDays(days - 1L);
+            Booked taken = booked.touching(reach(house, left, first, last, now), now);
+            for (Offer offer : List.copyOf(left)) {
+                first(house, taken, offer, first, last, now).ifPresent(entry -> {
+                    found.put(offer.id(), entry);
+                    left.remove(offer);
+                });
+            }
+            first = last.plusDays(1);
+        }
+        return Map.copyOf(found);
+    }
+
+    private static Optional<Answer.Entry> first(
+            House house, Booked taken, Offer offer, LocalDate first, LocalDate last, Instant now) {
+        return queries(offer, first, last, now).stream()
+                .map(query -> Openings.openings(house, taken, query).entries())
+                .filter(entries -> !entries.isEmpty())
+                .map(entries -> entries.get(0))
+                .min(Comparator.comparingLong(e -> e.time().start()));
+    }
+
+    /** One stretch of time in which all that matters to these offers lies. */
+    private static Interval reach(House house, List<Offer> offers, LocalDate first, LocalDate last, Instant now) {
+        long start = Long.MAX_VALUE;
+        long end = Long.MIN_VALUE;
+        for (Offer offer : offers) {
+            for (Query query : queries(offer, first, last, now)) {
+                Interval reach = Openings.reach(house, query);
+                if (reach.start() < reach.end()) {
+                    start = Math.min(start, reach.start());
+                    end = Math.max(end, reach.end());
+                }
+            }
+        }
+        return start < end ? Interval.between(start, end) : Interval.between(0, 0);
+    }
+
+    private static List<Query> queries(Offer offer, LocalDate first, LocalDate last, Instant now) {
+        return offer.lengths().stream()
+                .map(length -> Query.of(offer.id(), first, last, now)
+                        .withLength(length.id(), length.minUnits())
+                        .withParty(offer.party().min()))
+                .toList();
+    }
+}

@@ -1,0 +1,83 @@
+package gastfreund.app.journeys;
+
+import gastfreund.app.HostBrowser;
+import gastfreund.app.MovableClock;
+import gastfreund.app.RunningApplication;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.Callable;
+
+/**
+ * How long pages take beside the emptiest one, the sign-in: each asked for in turn by one visitor after warming up, the
+ * medians of one run as ratios. The demo house, and a made-up one of 60 offers, 20 people and 10,000 bookings in a year.
+ */
+public final class PagesRun {
+
+    private static final int WARM = 150;
+    private static final int ROUNDS = 200;
+
+    private PagesRun() {}
+
+    public static void main(String[] arguments) throws Exception {
+        Path demo = Path.of(Files.exists(Path.of("demo")) ? "demo" : "../demo");
+        measure("the demo", demo, "private-lesson");
+        measure("60 offers, 20 people, 10,000 bookings", new LargeHouse(60, 20, 10_000).folder(), "o7");
+        System.exit(0);
+    }
+
+    private static void measure(String what, Path folder, String offer) throws Exception {
+        try (RunningApplication application = new RunningApplication(List.of("-Xmx512m"), MovableClock.AHEAD, folder)) {
+            Map<String, Callable<Object>> pages = new LinkedHashMap<>();
+            pages.put("sign-in", () -> got(application, "/desk/sign-in"));
+            pages.put("house", () -> got(application, "/"));
+            pages.put("offer", () -> got(application, "/offers/" + offer + "?party=1"));
+            HostBrowser browser = new HostBrowser(application.address(""), "10.1.2.3");
+            browser.signIn("okka@quillmere.example", "clay and water");
+            pages.put("board", () -> browser.get("/desk").body());
+            pages.put("orders", () -> browser.get("/desk/orders").body());
+            Map<String, Double> medians = new LinkedHashMap<>();
+            pages.forEach((name, page) -> times(page, WARM));
+            pages.forEach((name, page) -> medians.put(name, median(times(page, ROUNDS))));
+            System.out.println(what + ":");
+            medians.forEach((name, median) -> System.out.printf(
+                    Locale.ROOT,
+                    "  %-8s %6.2f ms, %5.1f times the sign-in%n",
+                    name,
+                    median / 1e6,
+                    median / medians.get("sign-in")));
+        }
+    }
+
+    private static Object got(RunningApplication application, String path) throws IOException {
+        var answer = application.get(path);
+        if (answer.statusCode() != 200) {
+            throw new IllegalStateException(path + ": " + answer.statusCode());
+        }
+        return answer.body();
+    }
+
+    private static long[] times(Callable<Object> page, int rounds) {
+        long[] times = new long[rounds];
+        for (int i = 0; i < rounds; i++) {
+            long begun = System.nanoTime();
+            try {
+                page.call();
+            } catch (Exception e) {
+                throw new IllegalStateException(e);
+            }
+            times[i] = System.nanoTime() - begun;
+        }
+        return times;
+    }
+
+    private static double median(long[] times) {
+        Arrays.sort(times);
+        return times[times.length / 2];
+    }
+}
