@@ -104,22 +104,6 @@ class BundlesTest {
         try {
             Set<String> codes = new TreeSet<>();
             for (Object constant : Class.forName(type).getEnumConstants()) {
-                var code = constant.getClass().getMethod("code");
-                code.setAccessible(true);
-                codes.add(code.invoke(constant).toString().replace(' ', '-'));
-            }
-            return codes;
-        } catch (NoSuchMethodException e) {
-            return codesBeside(type);
-        } catch (ReflectiveOperationException e) {
-            throw new IllegalStateException(e);
-        }
-    }
-
-    private static Set<String> codesBeside(String type) {
-        try {
-            Set<String> codes = new TreeSet<>();
-            for (Object constant : Class.forName(type).getEnumConstants()) {
                 var code = Class.forName(type).getDeclaredMethod("code");
                 code.setAccessible(true);
                 codes.add(code.invoke(constant).toString().replace(' ', '-'));

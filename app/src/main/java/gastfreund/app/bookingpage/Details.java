@@ -42,6 +42,6 @@ class Details {
                     store.byId(order.id()).orElseThrow(), order.contact().email());
         }
         answers.replace(given);
-        journal.noteOrder(order, Actor.GUEST, Cause.DETAILS.written(), clock.instant());
+        journal.noteOrder(order, Actor.GUEST, Cause.DETAILS.code(), clock.instant());
     }
 }

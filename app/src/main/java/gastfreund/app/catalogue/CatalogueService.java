@@ -57,7 +57,7 @@ public class CatalogueService {
     }
 
     private Optional<Catalogue> read() {
-        return reading.of(() -> store.houseFile().map(this::read));
+        return reading.ofNow(() -> store.houseFile().map(this::read));
     }
 
     /** Waits for whoever is just reading it, who may have read it as it was before. */

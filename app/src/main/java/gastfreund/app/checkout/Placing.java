@@ -176,7 +176,7 @@ public class Placing {
             String to = statuses.get(i).code();
             steps.write(
                     new JournalEntry(
-                            id, "booking", line.id().value(), "held", to, Actor.GUEST, Cause.ORDERED.written(), now),
+                            id, "booking", line.id().value(), "held", to, Actor.GUEST, Cause.ORDERED.code(), now),
                     now);
         }
         prepaid.order(basket, id);

@@ -61,7 +61,7 @@ class Proofs {
             return;
         }
         store.setProof(order.id(), Order.Proof.GIVEN);
-        journal.noteOrder(current, Actor.GUEST, Cause.ADDRESS_CONFIRMED.written(), clock.instant());
+        journal.noteOrder(current, Actor.GUEST, Cause.ADDRESS_CONFIRMED.code(), clock.instant());
         Optional<Payment> transfer = payments.ofOrder(order.id()).stream()
                 .filter(Payment::isTransfer)
                 .findFirst();

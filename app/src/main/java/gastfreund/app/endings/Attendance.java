@@ -87,7 +87,7 @@ public class Attendance {
         Money back = backAfterNoShow(line);
         documents.creditNoteOfEnd(current, line, back);
         if (back.isPositive()) {
-            endings.giveBack(current, line, back, Cause.NOBODY_CAME.written());
+            endings.giveBack(current, line, back, Cause.NOBODY_CAME.code());
             Order after = store.byId(order.id()).orElseThrow();
             letters.missed(after, after.line(booking).orElseThrow(), back);
         }

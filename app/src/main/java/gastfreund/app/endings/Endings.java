@@ -157,11 +157,11 @@ public class Endings {
         Optional<Goods> found = prepaid.goodsOfOrder(order.id()).stream()
                 .filter(g -> g.id().equals(id))
                 .findFirst();
-        if (found.isEmpty() || !prepaid.takeBack(found.get(), order.id(), Cause.TAKEN_BACK.written())) {
+        if (found.isEmpty() || !prepaid.takeBack(found.get(), order.id(), Cause.TAKEN_BACK.code())) {
             return Outcome.CHANGED;
         }
         Goods goods = found.get();
-        steps.refund(order.id(), goods.id(), goods.price(), Cause.TAKEN_BACK.written());
+        steps.refund(order.id(), goods.id(), goods.price(), Cause.TAKEN_BACK.code());
         documents.creditNote(order, goods);
         journal.noteOrder(order, host, Cause.TAKEN_BACK.with(goods.title()), clock.instant());
         return Outcome.DONE;
@@ -180,7 +180,7 @@ public class Endings {
         }
         payments.recordOnTheSpot(order.id(), booking, amount);
         store.addPaid(booking, amount);
-        journal.note(order, line, host, Cause.PAID_ON_THE_SPOT.written(), clock.instant());
+        journal.note(order, line, host, Cause.PAID_ON_THE_SPOT.code(), clock.instant());
         return Outcome.DONE;
     }
 
@@ -238,7 +238,7 @@ public class Endings {
         Order order = store.byBooking(booking.value()).orElseThrow();
         OrderLine line = current(order, booking);
         if (line.status() == BookingStatus.REQUESTED) {
-            end(order, line, BookingStatus.LAPSED, line.paid(), Cause.NOBODY_ANSWERED.written(), Actor.HOUSE);
+            end(order, line, BookingStatus.LAPSED, line.paid(), Cause.NOBODY_ANSWERED.code(), Actor.HOUSE);
             tellEnd(order, booking, "unanswered", null, true);
         }
     }
@@ -268,7 +268,7 @@ public class Endings {
         for (Payment payment : waits ? List.<Payment>of() : payments.ofOrder(order.id())) {
             Money rest = steps.undecided(payment);
             if (rest.isPositive()) {
-                steps.release(payment, rest, Cause.NOT_NEEDED.written());
+                steps.release(payment, rest, Cause.NOT_NEEDED.code());
             }
         }
     }

@@ -53,7 +53,7 @@ class GuestService {
         ArrayNode orders = file.putArray("orders");
         for (long id : store.ordersOf(email)) {
             orders.add(JSON.<JsonNode>valueToTree(taken.of(id)));
-            books.note(id, host, Cause.DATA_TAKEN_OUT.written());
+            books.note(id, host, Cause.DATA_TAKEN_OUT.code());
         }
         return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(file);
     }
@@ -73,7 +73,7 @@ class GuestService {
         orders.forEach(order -> {
             store.forget(order, tokens.next(), now);
             bookings.forgetVisitors(order);
-            books.note(order, who, Cause.DATA_FORGOTTEN.written());
+            books.note(order, who, Cause.DATA_FORGOTTEN.code());
         });
         return true;
     }

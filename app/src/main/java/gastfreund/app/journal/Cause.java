@@ -33,14 +33,9 @@ public enum Cause {
 
     private static final String BEHIND = ": ";
 
-    /** The name in tables and texts. */
+    /** The name in tables and texts: as it is written down without words. */
     public String code() {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
-    }
-
-    /** As it is written down. */
-    public String written() {
-        return code();
     }
 
     /** As it is written down with words behind it; without where they are blank. */

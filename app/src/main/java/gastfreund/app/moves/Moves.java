@@ -212,7 +212,7 @@ public class Moves {
         store.reprice(booking, proposal.total(), left, balanceDue(line, proposal, now), sold);
         store.keepAtLeast(booking, proposal.floor(), proposal.visits());
         if (proposal.back().isPositive()) {
-            endings.giveBack(current, line, proposal.back(), Cause.MOVED.written());
+            endings.giveBack(current, line, proposal.back(), Cause.MOVED.code());
         }
         boolean receipted = line.status() == BookingStatus.CONFIRMED;
         if (receipted) {

@@ -66,7 +66,7 @@ public class NextOpenings {
         long version = changes.version();
         Kept current = kept;
         if (current == null || current.house() != house || current.version() != version || current.minute() != minute) {
-            current = new Kept(house, version, minute, reading.of(() -> find(house, now)));
+            current = new Kept(house, version, minute, reading.ofNow(() -> find(house, now)));
             kept = current;
         }
         return current.found();

@@ -105,7 +105,7 @@ public class Outcomes {
                 .map(Payment::secured)
                 .toList());
         if (others.compareTo(order.dueNow()) >= 0) {
-            giveBack(payment, payment.amount(), Cause.PAID_TWICE.written());
+            giveBack(payment, payment.amount(), Cause.PAID_TWICE.code());
             return;
         }
         payments.dropTransfers(order.id());
@@ -115,13 +115,13 @@ public class Outcomes {
             Money owed = line.open();
             if (waits(line) && owed.compareTo(left) <= 0 && isToBeHad(line, now)) {
                 BookingStatus to = BookingSteps.whenSecured(line.sold().confirm());
-                move(order, line, to, Cause.PAID.written(), now);
+                move(order, line, to, Cause.PAID.code(), now);
                 if (to == BookingStatus.CONFIRMED) {
                     take(payment, line, owed);
                 }
                 left = left.minus(owed);
             } else if (line.status() == BookingStatus.HELD) {
-                lose(order, line, Cause.PLACE_GONE_WHEN_PAID.written(), now);
+                lose(order, line, Cause.PLACE_GONE_WHEN_PAID.code(), now);
             } else if (line.status() == BookingStatus.CONFIRMED) {
                 Money part = owed.atMost(left);
                 take(payment, line, part);
@@ -141,7 +141,7 @@ public class Outcomes {
         }
         // Whatever nothing has use for goes back: places that were gone, and what was cancelled meanwhile.
         if (left.isPositive()) {
-            giveBack(payment, left, Cause.PLACE_GONE_WHEN_PAID.written());
+            giveBack(payment, left, Cause.PLACE_GONE_WHEN_PAID.code());
         }
         tell(order, issued, left, now);
     }
@@ -152,9 +152,9 @@ public class Outcomes {
         for (OrderLine line : order.lines()) {
             if (waits(line) && isToBeHad(line, now)) {
                 BookingStatus to = BookingSteps.whenPlaced(line.sold().confirm(), true);
-                journal.move(order, line, to, Actor.GUEST, Cause.ADDRESS_CONFIRMED.written(), now);
+                journal.move(order, line, to, Actor.GUEST, Cause.ADDRESS_CONFIRMED.code(), now);
             } else if (line.status() == BookingStatus.HELD) {
-                lose(order, line, Cause.PLACE_GONE_WHEN_CONFIRMED.written(), now);
+                lose(order, line, Cause.PLACE_GONE_WHEN_CONFIRMED.code(), now);
             }
         }
         boolean stands = !store.byId(order.id()).orElseThrow().standing().isEmpty();
@@ -235,7 +235,7 @@ public class Outcomes {
         }
         Money back = payment.amount().minus(wanted);
         if (back.isPositive()) {
-            steps.refund(payment, back, Cause.MORE_THAN_WAS_LEFT.written());
+            steps.refund(payment, back, Cause.MORE_THAN_WAS_LEFT.code());
         }
     }
 

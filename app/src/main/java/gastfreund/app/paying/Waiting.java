@@ -89,7 +89,7 @@ public class Waiting {
     private void lapse(long id) {
         Order order = store.byId(id).orElseThrow();
         if (order.status() == OrderStatus.WAITING) {
-            end(order, BookingStatus.LAPSED, Actor.HOUSE, Cause.NOT_PAID_IN_TIME.written());
+            end(order, BookingStatus.LAPSED, Actor.HOUSE, Cause.NOT_PAID_IN_TIME.code());
             if (payments.ofOrder(id).stream().anyMatch(Payment::isTransfer)) {
                 letters.transferMissed(store.byId(id).orElseThrow());
             }
@@ -110,7 +110,7 @@ public class Waiting {
             if (current.status() != OrderStatus.WAITING) {
                 return Outcome.CHANGED;
             }
-            end(current, BookingStatus.CANCELLED, who, Cause.CALLED_OFF.written());
+            end(current, BookingStatus.CANCELLED, who, Cause.CALLED_OFF.code());
             letters.calledOff(store.byId(order.id()).orElseThrow());
             return Outcome.DONE;
         });

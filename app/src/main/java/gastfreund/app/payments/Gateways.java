@@ -1,6 +1,7 @@
 package gastfreund.app.payments;
 
 import gastfreund.app.setup.Settings;
+import gastfreund.app.storage.Reading;
 import gastfreund.app.strangers.Origins;
 import java.time.Clock;
 import java.time.Instant;
@@ -27,6 +28,7 @@ public class Gateways implements Origins {
 
     private final GatewaySettings practice;
     private final GatewayStore store;
+    private final Reading reading;
     private final Settings settings;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -38,7 +40,9 @@ public class Gateways implements Origins {
             Settings settings,
             TransactionTemplate transaction,
             Clock clock,
-            GatewaySettings practice) {
+            GatewaySettings practice,
+            Reading reading) {
+        this.reading = reading;
         this.practice = practice;
         this.store = store;
         this.settings = settings;
@@ -123,7 +127,7 @@ public class Gateways implements Origins {
 
     private synchronized Map<String, Gateway> make() {
         if (made == null) {
-            made = accounts().stream()
+            made = reading.ofNow(this::accounts).stream()
                     .filter(a -> !a.keys().isEmpty())
                     .collect(Collectors.toMap(GatewayAccount::name, this::of, (a, b) -> b, LinkedHashMap::new));
         }
@@ -179,7 +183,7 @@ public class Gateways implements Origins {
 
     private synchronized String findOrigins() {
         if (origins == null) {
-            TreeSet<String> all = new TreeSet<>(store.origins());
+            TreeSet<String> all = new TreeSet<>(reading.ofNow(store::origins));
             if (settings.isDemo()) {
                 all.add(practice().origin());
             }

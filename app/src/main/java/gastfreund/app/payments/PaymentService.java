@@ -274,7 +274,7 @@ public class PaymentService {
     public void dropTransfers(long order) {
         store.ofOrder(order).stream()
                 .filter(p -> p.isTransfer() && p.state().isOpen())
-                .forEach(p -> move(p, PaymentState.EXPIRED, Cause.PAID_OTHERWISE.written(), Actor.HOUSE));
+                .forEach(p -> move(p, PaymentState.EXPIRED, Cause.PAID_OTHERWISE.code(), Actor.HOUSE));
     }
 
     /** Transfers that are waited for, the one that runs out first being the first. */

@@ -37,7 +37,17 @@ class Database {
 
     @Bean
     HikariDataSource readers(DataFolder folder) {
-        HikariDataSource pool = pool("readers", folder.database(), config(), READERS);
+        return readOnly("readers", folder, READERS);
+    }
+
+    /** One connection more, so that what is kept is never read from the past of a page's reading. */
+    @Bean
+    HikariDataSource fresh(DataFolder folder) {
+        return readOnly("fresh", folder, 1);
+    }
+
+    private static HikariDataSource readOnly(String name, DataFolder folder, int size) {
+        HikariDataSource pool = pool(name, folder.database(), config(), size);
         pool.setConnectionInitSql("PRAGMA query_only = true");
         return pool;
     }
@@ -45,8 +55,8 @@ class Database {
     /** Statements inside a transaction go to the writer, inside a {@link Reading} to its reader, all others to any. */
     @Bean
     @Primary
-    DataSource dataSource(HikariDataSource writer, HikariDataSource readers) {
-        return new ByTransaction(writer, readers);
+    DataSource dataSource(HikariDataSource writer, HikariDataSource readers, HikariDataSource fresh) {
+        return new ByTransaction(writer, readers, fresh);
     }
 
     @Bean
@@ -55,8 +65,8 @@ class Database {
     }
 
     @Bean
-    Reading reading(HikariDataSource writer, HikariDataSource readers) {
-        return new Reading(writer, new JdbcTransactionManager(readers));
+    Reading reading(HikariDataSource writer, HikariDataSource readers, HikariDataSource fresh) {
+        return new Reading(writer, new JdbcTransactionManager(readers), new JdbcTransactionManager(fresh));
     }
 
     /** Begins no transaction inside a {@link Reading}: what was read there would not be what is changed. */
@@ -99,11 +109,15 @@ class Database {
     private static final class ByTransaction extends AbstractDataSource {
 
         private final DataSource writer;
+        private final DataSource fresh;
         private final DataSource written;
+        private final DataSource readNow;
         private final DataSource read;
 
-        ByTransaction(DataSource writer, DataSource readers) {
+        ByTransaction(DataSource writer, DataSource readers, DataSource fresh) {
             this.writer = writer;
+            this.fresh = fresh;
+            this.readNow = new TransactionAwareDataSourceProxy(fresh);
             this.written = new TransactionAwareDataSourceProxy(writer);
             this.read = new TransactionAwareDataSourceProxy(readers);
         }
@@ -111,7 +125,10 @@ class Database {
         /** A connection of the readers' transaction where there is one. */
         @Override
         public Connection getConnection() throws SQLException {
-            return (TransactionSynchronizationManager.hasResource(writer) ? written : read).getConnection();
+            if (TransactionSynchronizationManager.hasResource(writer)) {
+                return written.getConnection();
+            }
+            return (TransactionSynchronizationManager.hasResource(fresh) ? readNow : read).getConnection();
         }
 
         @Override

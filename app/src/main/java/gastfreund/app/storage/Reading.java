@@ -17,16 +17,28 @@ public class Reading {
     private final HikariDataSource writer;
     private final PlatformTransactionManager readers;
     private final TransactionTemplate one;
+    private final TransactionTemplate fresh;
 
-    Reading(HikariDataSource writer, PlatformTransactionManager readers) {
+    Reading(HikariDataSource writer, PlatformTransactionManager readers, PlatformTransactionManager fresh) {
         this.writer = writer;
         this.readers = readers;
         this.one = new TransactionTemplate(readers);
+        this.fresh = new TransactionTemplate(fresh);
     }
 
     /** What {@code asked} gives; inside another reading it sees what that sees. */
     public <T> T of(Supplier<T> asked) {
         return TransactionSynchronizationManager.hasResource(writer) ? asked.get() : one.execute(status -> asked.get());
+    }
+
+    /**
+     * What {@code asked} gives, seeing the file as it is now, even inside another reading: for what is kept longer than that
+     * lasts. There is one connection for it, so nothing inside may wait for somebody who reads.
+     */
+    public <T> T ofNow(Supplier<T> asked) {
+        return TransactionSynchronizationManager.hasResource(writer)
+                ? asked.get()
+                : fresh.execute(status -> asked.get());
     }
 
     TransactionStatus begin() {

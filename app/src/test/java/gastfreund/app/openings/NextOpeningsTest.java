@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gastfreund.app.DemoHouseTest;
 import gastfreund.app.catalogue.CatalogueEdits;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.storage.Reading;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Query;
@@ -19,6 +20,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** The next opening of each offer, beside what asking for every length of every offer says. */
 class NextOpeningsTest extends DemoHouseTest {
 
+    private static final String LESSON = "private-lesson";
+
     @Autowired
     private NextOpenings next;
 
@@ -28,6 +31,9 @@ class NextOpeningsTest extends DemoHouseTest {
     @Autowired
     private CatalogueEdits edits;
 
+    @Autowired
+    private Reading reading;
+
     private Optional<Answer.Entry> asked(Offer offer) {
         LocalDate today = today();
         return offer.lengths().stream()
@@ -36,6 +42,15 @@ class NextOpeningsTest extends DemoHouseTest {
                         .withParty(offer.party().min())))
                 .flatMap(Optional::stream)
                 .min(Comparator.comparingLong(e -> e.time().start()));
+    }
+
+    /** Keeps a place at an opening; its lengths are named by their minutes. */
+    private String keep(Answer.Entry entry) {
+        return keep(
+                LESSON,
+                Long.toString(entry.time().length().count()),
+                1,
+                entry.time().start());
     }
 
     private void agree(String when) {
@@ -54,34 +69,51 @@ class NextOpeningsTest extends DemoHouseTest {
 
     @Test
     void aBookingChangesItAndSoDoesItsEnd() {
-        Offer call = catalogues.catalogue().offer("glaze-call").orElseThrow();
-        Answer.Entry first = next.of(call).orElseThrow();
-        String basket = keep("glaze-call", "25", 1, first.time().start());
+        Offer lesson = catalogues.catalogue().offer(LESSON).orElseThrow();
+        Answer.Entry first = next.of(lesson).orElseThrow();
+        String basket = keep(first);
+        assertThat(next.of(lesson)).isNotEqualTo(Optional.of(first));
         agree("when the first is kept");
         String line = jdbc.sql("SELECT id FROM bookings ORDER BY rowid DESC LIMIT 1")
                 .query(String.class)
                 .single();
         post(basket + "/lines/" + line + "/release", Map.of());
-        assertThat(next.of(call)).contains(first);
+        assertThat(next.of(lesson)).contains(first);
         agree("when it is given back");
     }
 
     @Test
+    void whatAPageFindsIsNotOfItsPast() {
+        Offer lesson = catalogues.catalogue().offer(LESSON).orElseThrow();
+        Answer.Entry first = next.of(lesson).orElseThrow();
+        Answer.Entry found = reading.of(() -> {
+            assertThat(jdbc.sql("SELECT count(*) FROM bookings")
+                            .query(Integer.class)
+                            .single())
+                    .isPositive();
+            keep(first);
+            return next.of(lesson).orElseThrow();
+        });
+        assertThat(found).isNotEqualTo(first);
+        agree("after a page that began before");
+    }
+
+    @Test
     void aHoldThatIsOverChangesIt() {
-        Offer call = catalogues.catalogue().offer("glaze-call").orElseThrow();
-        keep("glaze-call", "25", 1, next.of(call).orElseThrow().time().start());
+        Offer lesson = catalogues.catalogue().offer(LESSON).orElseThrow();
+        keep(next.of(lesson).orElseThrow());
         clock.moveAhead(Duration.ofMinutes(16));
         agree("when a hold is over");
     }
 
     @Test
     void theCatalogueChangesIt() {
-        Offer call = catalogues.catalogue().offer("glaze-call").orElseThrow();
-        long notice = call.bounds().notice().count();
-        assertThat(next.of(call)).isPresent();
-        edits.change("offers", "glaze-call", o -> o.put("notice", 10_000));
+        Offer lesson = catalogues.catalogue().offer(LESSON).orElseThrow();
+        long notice = lesson.bounds().notice().count();
+        assertThat(next.of(lesson)).isPresent();
+        edits.change("offers", LESSON, o -> o.put("notice", 10_000));
         agree("with more notice");
-        edits.change("offers", "glaze-call", o -> o.put("notice", notice));
+        edits.change("offers", LESSON, o -> o.put("notice", notice));
         agree("as it was");
     }
 }

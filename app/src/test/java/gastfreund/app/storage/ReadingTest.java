@@ -74,6 +74,20 @@ class ReadingTest extends DemoHouseTest {
     }
 
     @Test
+    void whatIsKeptIsNeverReadFromAPagesPast() {
+        String title = title();
+        reading.of(() -> {
+            int before = baskets();
+            CompletableFuture.runAsync(() -> edits.change("offers", "firing", o -> o.put("title", "Firing meanwhile")))
+                    .join();
+            assertThat(title()).isEqualTo("Firing meanwhile");
+            return before;
+        });
+        assertThat(title()).isEqualTo("Firing meanwhile");
+        edits.change("offers", "firing", o -> o.put("title", title));
+    }
+
+    @Test
     void whatItHasCommittedIsSeenByAll() {
         String title = title();
         edits.change("offers", "firing", o -> o.put("title", "Firing at noon"));
