@@ -70,7 +70,7 @@ final class BigHouse {
                 IntStream.range(0, 10).mapToObj(i -> offer(i, staff, resources)).toList());
     }
 
-    private static Schedule hours(int from, int to) {
+    static Schedule hours(int from, int to) {
         return Schedule.of(
                 List.of(new WeeklyWindow(EnumSet.allOf(DayOfWeek.class), Window.of(from, to))),
                 List.of(new HoursException(LocalDate.of(2027, 12, 24), LocalDate.of(2027, 12, 26), List.of())));

@@ -54,10 +54,15 @@ final class AnswerWriter {
         return refused(answer, written);
     }
 
+    /** An instant with the zone's offset. */
+    static String instant(HouseZone zone, long minute) {
+        return INSTANT.format(zone.offsetOf(minute));
+    }
+
     private ArrayNode entry(ArrayNode entries, Answer.Entry entry) {
         ObjectNode e = entries.addObject();
-        e.put("start", INSTANT.format(zone.offsetOf(entry.time().start())));
-        e.put("end", INSTANT.format(zone.offsetOf(entry.time().end())));
+        e.put("start", instant(zone, entry.time().start()));
+        e.put("end", instant(zone, entry.time().end()));
         return e.putArray("options");
     }
 

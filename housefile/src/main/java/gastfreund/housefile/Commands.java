@@ -2,6 +2,8 @@ package gastfreund.housefile;
 
 import gastfreund.core.bookings.Booked;
 import gastfreund.core.offers.House;
+import gastfreund.core.openings.Clashes;
+import gastfreund.core.openings.Comparison;
 import gastfreund.core.openings.Openings;
 import java.io.IOException;
 import java.io.PrintStream;
@@ -28,15 +30,23 @@ public final class Commands {
 
     /** Runs a command; gives its exit status. */
     static int run(String[] arguments, PrintStream out, PrintStream err) {
-        if (arguments.length != 3
-                || !List.of("openings", "explain", "quote", "cancellation").contains(arguments[0])) {
+        boolean compares = arguments.length > 0 && arguments[0].equals("compare");
+        boolean known = arguments.length > 0
+                && (compares
+                        || List.of("openings", "explain", "quote", "cancellation", "clashes")
+                                .contains(arguments[0]));
+        if (!known || arguments.length != (compares ? 4 : 3)) {
             err.println(
-                    "usage: openings | explain | quote | cancellation, then HOUSE.json and a file with what is asked");
+                    "usage: openings | explain | quote | cancellation | clashes, then HOUSE.json and a file with what"
+                            + " is asked; or compare, then BEFORE.json, AFTER.json and such a file");
             return BAD_INPUT;
         }
+        String cases = arguments[arguments.length - 1];
         try {
             HouseFile house = read(arguments[1], HouseFile::read);
-            JsonNode answer = read(arguments[2], asked -> answer(arguments[0], house, asked));
+            HouseFile after = compares ? read(arguments[2], HouseFile::read) : house;
+            JsonNode answer =
+                    read(cases, asked -> compares ? compare(house, after, asked) : answer(arguments[0], house, asked));
             PrintStream utf8 = new PrintStream(out, false, StandardCharsets.UTF_8);
             utf8.println(HouseFile.printed(answer));
             utf8.flush();
@@ -45,7 +55,7 @@ public final class Commands {
             err.println(e.getMessage());
             return BAD_INPUT;
         } catch (ArithmeticException e) {
-            err.println(arguments[2] + ": an amount or a number of units is too large to be worked out");
+            err.println(cases + ": an amount or a number of units is too large to be worked out");
             return BAD_INPUT;
         }
     }
@@ -68,9 +78,33 @@ public final class Commands {
     static ArrayNode answer(String command, HouseFile house, JsonNode asked) {
         return switch (command) {
             case "openings", "explain" -> openings(house, asked, command.equals("explain"));
+            case "clashes" -> clashes(house, asked);
             case "quote" -> each(QuoteReader.quotes(house, asked), QuoteWriter::written);
             default -> each(QuoteReader.cancellations(house, asked), QuoteWriter::written);
         };
+    }
+
+    private static ArrayNode clashes(HouseFile file, JsonNode asked) {
+        Booked booked = Booked.of(file.bookings(), file.busy());
+        ChangeWriter writer = new ChangeWriter(file.house());
+        return each(
+                ChangeReader.clashCases(asked),
+                one -> writer.clashes(Clashes.of(file.house(), booked, one.from(), one.to(), one.now())));
+    }
+
+    /**
+     * What a change does, for each of what is asked.
+     *
+     * @throws BadFileException with every problem of what is asked
+     */
+    static ArrayNode compare(HouseFile before, HouseFile after, JsonNode asked) {
+        Booked bookedBefore = Booked.of(before.bookings(), before.busy());
+        Booked bookedAfter = Booked.of(after.bookings(), after.busy());
+        ChangeWriter writer = new ChangeWriter(after.house());
+        return each(
+                ChangeReader.compareCases(asked),
+                one -> writer.compared(Comparison.of(
+                        before.house(), bookedBefore, after.house(), bookedAfter, one.now(), one.days())));
     }
 
     private static ArrayNode openings(HouseFile file, JsonNode asked, boolean explain) {

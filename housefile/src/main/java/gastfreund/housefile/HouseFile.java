@@ -14,6 +14,7 @@ import gastfreund.core.offers.Place;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.Resource;
 import gastfreund.core.offers.ResourceId;
+import gastfreund.core.offers.Retired;
 import gastfreund.core.offers.Staff;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.orders.PromoCode;
@@ -31,6 +32,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadFeature;
@@ -144,6 +147,11 @@ public record HouseFile(
             List<Staff> staff = root.elements("staff").stream().map(this::staff).toList();
             List<Resource> resources =
                     root.elements("resources").stream().map(this::resource).toList();
+            Retired retired = new Retired(
+                    retired("places", PlaceId::new),
+                    retired("staff", StaffId::new),
+                    retired("resources", ResourceId::new),
+                    retired("offers", OfferId::new));
             Map<String, PromoCode> codes = promoCodes();
             List<Booking> bookings = bookings(offers);
             List<Busy> busy = root.elements("busy").stream()
@@ -151,12 +159,20 @@ public record HouseFile(
                     .flatMap(Optional::stream)
                     .toList();
             try {
-                House whole = House.of(name, zone, currency, hours, places, staff, resources, offers);
+                House whole = House.of(name, zone, currency, hours, places, staff, resources, offers)
+                        .retiring(retired);
                 return new HouseFile(whole, codes, bookings, busy, extras());
             } catch (IllegalArgumentException told) {
                 // a reference or an id, told with its path by References
                 return null;
             }
+        }
+
+        private <K> Set<K> retired(String kind, Function<String, K> id) {
+            return root.elements(kind).stream()
+                    .filter(thing -> thing.truth("retired"))
+                    .map(thing -> id.apply(thing.required("id").text()))
+                    .collect(Collectors.toSet());
         }
 
         private Map<String, JsonNode> extras() {
@@ -175,7 +191,7 @@ public record HouseFile(
         }
 
         private Place place(Node node) {
-            node.object("id", "name", "kind", "hours", "extra");
+            node.object("id", "name", "kind", "hours", "retired", "extra");
             String kind = node.word("kind", new String[] {"onsite", "online", "phone", "guest"}, "onsite");
             return new Place(
                     new PlaceId(node.required("id").text()),
@@ -190,7 +206,7 @@ public record HouseFile(
         }
 
         private Staff staff(Node node) {
-            node.object("id", "name", "hours", "maxPerDay", "extra");
+            node.object("id", "name", "hours", "maxPerDay", "retired", "extra");
             return new Staff(
                     new StaffId(node.required("id").text()),
                     node.required("name").text(),
@@ -199,7 +215,7 @@ public record HouseFile(
         }
 
         private Resource resource(Node node) {
-            node.object("id", "name", "units", "hours", "extra");
+            node.object("id", "name", "units", "hours", "retired", "extra");
             return new Resource(
                     new ResourceId(node.required("id").text()),
                     node.required("name").text(),

@@ -45,6 +45,7 @@ final class HouseWriter {
         putAll(root, "resources", house.resources(), this::resource);
         putAll(root, "offers", house.offers(), offer -> {
             ObjectNode written = new OfferWriter(offer).written();
+            putRetired(written, house.retired().offers().contains(offer.id()));
             putExtra(written, HouseFile.extraKey("offers", offer.id().value()));
             return written;
         });
@@ -71,6 +72,12 @@ final class HouseWriter {
         putAll(owner, name, things, thing -> JsonNodeFactory.instance.stringNode(thing.toString()));
     }
 
+    private static void putRetired(ObjectNode owner, boolean retired) {
+        if (retired) {
+            owner.put("retired", true);
+        }
+    }
+
     private void putExtra(ObjectNode owner, String key) {
         JsonNode extra = file.extras().get(key);
         if (extra != null) {
@@ -89,6 +96,7 @@ final class HouseWriter {
                     case GUEST_ADDRESS -> "guest";
                 });
         ScheduleWriter.putHours(node, place.hours());
+        putRetired(node, file.house().retired().places().contains(place.id()));
         putExtra(node, HouseFile.extraKey("places", place.id().value()));
         return node;
     }
@@ -97,6 +105,7 @@ final class HouseWriter {
         ObjectNode node = object().put("id", staff.id().value()).put("name", staff.name());
         staff.maxPerDay().ifPresent(most -> node.put("maxPerDay", most));
         ScheduleWriter.putHours(node, staff.hours());
+        putRetired(node, file.house().retired().staff().contains(staff.id()));
         putExtra(node, HouseFile.extraKey("staff", staff.id().value()));
         return node;
     }
@@ -105,6 +114,7 @@ final class HouseWriter {
         ObjectNode node = object().put("id", resource.id().value()).put("name", resource.name());
         node.put("units", resource.units());
         ScheduleWriter.putHours(node, resource.hours());
+        putRetired(node, file.house().retired().resources().contains(resource.id()));
         putExtra(node, HouseFile.extraKey("resources", resource.id().value()));
         return node;
     }

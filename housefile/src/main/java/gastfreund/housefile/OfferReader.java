@@ -77,6 +77,7 @@ final class OfferReader {
                 "payment",
                 "terms",
                 "taxPercent",
+                "retired",
                 "extra");
         boolean timetabled =
                 node.word("mode", new String[] {"open", "timetable"}, "open").equals("timetable");
@@ -214,8 +215,15 @@ final class OfferReader {
         if (member.isEmpty()) {
             return Serving.nobody();
         }
-        Node staff = member.get().object("pick", "of", "prices");
+        Node staff = member.get().object("pick", "of", "prices", "assign");
         boolean all = staff.required("pick").word("any", "all").equals("all");
+        Serving.Assign assign =
+                staff.word("assign", new String[] {"least", "order"}, "least").equals("order")
+                        ? Serving.Assign.ORDER
+                        : Serving.Assign.LEAST;
+        if (all) {
+            staff.member("assign").ifPresent(a -> a.problem("goes with \"pick\": \"any\" only"));
+        }
         List<StaffId> of = staff.required("of").elements().stream()
                 .map(s -> new StaffId(references.staff(s)))
                 .toList();
@@ -239,7 +247,7 @@ final class OfferReader {
                 prices.put(new StaffId(person.getKey()), byLength);
             }
         });
-        return new Serving(all ? Serving.Pick.ALL : Serving.Pick.ANY, of, prices);
+        return new Serving(all ? Serving.Pick.ALL : Serving.Pick.ANY, of, prices, assign);
     }
 
     private Use use(Node node) {

@@ -126,6 +126,9 @@ final class OfferWriter {
         ObjectNode staff = node.putObject("staff");
         staff.put("pick", serving.pick().name().toLowerCase(Locale.ROOT));
         HouseWriter.putNames(staff, "of", serving.of());
+        if (serving.assign() == Serving.Assign.ORDER) {
+            staff.put("assign", "order");
+        }
         if (!serving.prices().isEmpty()) {
             ObjectNode prices = staff.putObject("prices");
             for (StaffId person : serving.of()) {

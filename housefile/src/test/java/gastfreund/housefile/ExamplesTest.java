@@ -48,6 +48,21 @@ class ExamplesTest {
         assertThat(given.size()).isEqualTo(example.get(answers).size());
     }
 
+    static Stream<Path> changes() {
+        return IntStream.rangeClosed(1, 13).mapToObj(n -> EXAMPLES.resolve("changes-%02d.json".formatted(n)));
+    }
+
+    @ParameterizedTest
+    @MethodSource("changes")
+    void whatAChangeDoesComesOutExactly(Path file) {
+        JsonNode example = json(file);
+        HouseFile before = HouseFile.read(example.get("before"));
+        HouseFile after = HouseFile.read(example.get("after"));
+        JsonNode clashes = Commands.answer("clashes", before, example.get("clashCases"));
+        same(clashes, example.get("clashes"), "clashes");
+        same(Commands.compare(before, after, example.get("compareCases")), example.get("compared"), "compared");
+    }
+
     @ParameterizedTest
     @CsvSource({
         "openings, queries, openings",

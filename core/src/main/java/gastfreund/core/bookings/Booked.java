@@ -64,6 +64,11 @@ public final class Booked {
         return NOTHING;
     }
 
+    /** Whether two hold the same, in the same order. */
+    public boolean isSameAs(Booked other) {
+        return this == other || Arrays.equals(bookings, other.bookings) && Arrays.equals(busy, other.busy);
+    }
+
     /** All bookings, by start. */
     public List<Booking> bookings() {
         return List.of(bookings);

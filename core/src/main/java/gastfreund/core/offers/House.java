@@ -2,6 +2,7 @@ package gastfreund.core.offers;
 
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.hours.Schedule;
+import gastfreund.core.money.Money;
 import gastfreund.core.time.HouseZone;
 import java.util.Collection;
 import java.util.Currency;
@@ -26,6 +27,7 @@ public final class House {
     private final Map<StaffId, Staff> staff;
     private final Map<ResourceId, Resource> resources;
     private final Map<OfferId, Offer> offers;
+    private final Retired retired;
 
     private House(
             String name,
@@ -35,7 +37,9 @@ public final class House {
             List<Place> places,
             List<Staff> staff,
             List<Resource> resources,
-            List<Offer> offers) {
+            List<Offer> offers,
+            Retired retired) {
+        this.retired = retired;
         this.name = name;
         this.zone = zone;
         this.currency = currency;
@@ -47,6 +51,8 @@ public final class House {
     }
 
     /**
+     * A house of which nothing is retired.
+     *
      * @throws IllegalArgumentException where two things of one kind have the same id, or an offer names what the house
      *     does not have
      */
@@ -59,7 +65,7 @@ public final class House {
             List<Staff> staff,
             List<Resource> resources,
             List<Offer> offers) {
-        House house = new House(name, zone, currency, hours, places, staff, resources, offers);
+        House house = new House(name, zone, currency, hours, places, staff, resources, offers, Retired.nothing());
         for (Offer offer : offers) {
             boolean known = house.places.keySet().containsAll(offer.places())
                     && house.staff.keySet().containsAll(offer.serving().of())
@@ -86,6 +92,31 @@ public final class House {
                 .map(o -> o.id().equals(other.id()) ? other : o)
                 .toList();
         return of(
+                        name,
+                        zone,
+                        currency,
+                        hours,
+                        List.copyOf(places.values()),
+                        List.copyOf(staff.values()),
+                        List.copyOf(resources.values()),
+                        all)
+                .retiring(retired);
+    }
+
+    /**
+     * The same house with these things retired, and no others.
+     *
+     * @throws IllegalArgumentException where it does not have all of them
+     */
+    public House retiring(Retired things) {
+        boolean known = places.keySet().containsAll(things.places())
+                && staff.keySet().containsAll(things.staff())
+                && resources.keySet().containsAll(things.resources())
+                && offers.keySet().containsAll(things.offers());
+        if (!known) {
+            throw new IllegalArgumentException("what the house does not have cannot be retired");
+        }
+        return new House(
                 name,
                 zone,
                 currency,
@@ -93,7 +124,42 @@ public final class House {
                 List.copyOf(places.values()),
                 List.copyOf(staff.values()),
                 List.copyOf(resources.values()),
-                all);
+                List.copyOf(offers.values()),
+                things);
+    }
+
+    public Retired retired() {
+        return retired;
+    }
+
+    /** The offers that can be booked anew: those that are not retired. */
+    public List<Offer> onSale() {
+        return offers.values().stream()
+                .filter(o -> !retired.offers().contains(o.id()))
+                .toList();
+    }
+
+    /** Who can serve an offer anew: its options without those in which somebody is retired. */
+    public List<List<StaffId>> options(Offer offer) {
+        return offer.serving().options().stream()
+                .filter(together -> together.stream().noneMatch(retired.staff()::contains))
+                .toList();
+    }
+
+    /** Where an offer can be booked anew, of the places that it lists, in its order. */
+    public List<PlaceId> placesOf(Offer offer) {
+        return offer.places().stream()
+                .filter(p -> !retired.places().contains(p))
+                .toList();
+    }
+
+    /** The lowest price of a length, whoever serves, before price rules. */
+    public Money fromPrice(Offer offer, Length length) {
+        return options(offer).stream()
+                .map(staff -> offer.serving().priceOf(staff, length.id()).orElse(length.price()))
+                .min(Money::compareTo)
+                .orElse(length.price())
+                .times(length.minUnits());
     }
 
     private boolean hasAllOf(Offer offer) {

@@ -2,7 +2,6 @@ package gastfreund.core.offers;
 
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.hours.Schedule;
-import gastfreund.core.money.Money;
 import gastfreund.core.money.Percent;
 import gastfreund.core.terms.Terms;
 import gastfreund.core.time.Minutes;
@@ -148,14 +147,9 @@ public record Offer(
         return addOns.stream().filter(a -> a.id().equals(wanted)).findFirst();
     }
 
-    /** The place named, else the offer's first; null where it has none. */
+    /** The place named, else the offer's first, retired or not: where a booking took place that does not say; null: nowhere. */
     public @Nullable PlaceId placeOr(@Nullable PlaceId named) {
         return named != null || places.isEmpty() ? named : places.get(0);
-    }
-
-    /** The place where it happens unless another is asked for; empty where it has none. */
-    public Optional<PlaceId> firstPlace() {
-        return places.stream().findFirst();
     }
 
     /** Whether it takes nothing, so that it has one unit of an implied resource at each of its places. */
@@ -170,14 +164,5 @@ public record Offer(
             time = time.plus(addOn.minutes().times(quantities.getOrDefault(addOn.id(), 0)));
         }
         return time;
-    }
-
-    /** The lowest price of a length, whoever serves, before price rules. */
-    public Money fromPrice(Length length) {
-        return serving.options().stream()
-                .map(staff -> serving.priceOf(staff, length.id()).orElse(length.price()))
-                .min(Money::compareTo)
-                .orElse(length.price())
-                .times(length.minUnits());
     }
 }

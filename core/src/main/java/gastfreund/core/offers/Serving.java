@@ -11,14 +11,28 @@ import java.util.Optional;
  * @param pick any one of them, or all together; {@code NOBODY} where the offer needs no staff
  * @param of in the offer's order; not empty unless nobody serves
  * @param prices other prices of a length where one person is named as serving
+ * @param assign who of several serves whoever names nobody ("Who gets it"); of no use unless any one is picked
  */
-public record Serving(Pick pick, List<StaffId> of, Map<StaffId, Map<LengthId, Money>> prices) {
+public record Serving(Pick pick, List<StaffId> of, Map<StaffId, Map<LengthId, Money>> prices, Assign assign) {
 
     /** How many of the people listed serve. */
     public enum Pick {
         NOBODY,
         ANY,
         ALL
+    }
+
+    /** Who serves whoever names nobody, among those at the lowest price. */
+    public enum Assign {
+        /** Whoever serves guests for the fewest minutes in that week. */
+        LEAST,
+        /** The first in the offer's order. */
+        ORDER
+    }
+
+    /** Whoever names nobody gets whoever serves least in that week. */
+    public Serving(Pick pick, List<StaffId> of, Map<StaffId, Map<LengthId, Money>> prices) {
+        this(pick, of, prices, Assign.LEAST);
     }
 
     /** @throws IllegalArgumentException where the list does not fit the pick */

@@ -1,5 +1,6 @@
 package gastfreund.core.openings;
 
+import gastfreund.core.sessions.Session;
 import org.jspecify.annotations.Nullable;
 
 /**

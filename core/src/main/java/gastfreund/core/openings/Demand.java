@@ -2,6 +2,7 @@ package gastfreund.core.openings;
 
 import gastfreund.core.offers.AddOn;
 import gastfreund.core.offers.AddOnId;
+import gastfreund.core.offers.House;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
@@ -51,21 +52,25 @@ record Demand(Query query, Offer offer, Minutes longest, List<Way> ways) {
 
     record Refused(Refusal refusal) implements Checked {}
 
-    static Checked check(Offer offer, Query query) {
+    static Checked check(House house, Offer offer, Query query) {
         Length length = lengthOf(offer, query).orElse(null);
-        Refusal refusal = refusalOf(offer, query, length);
+        Refusal refusal = refusalOf(house, offer, query, length);
         if (refusal != null) {
             return new Refused(refusal);
         }
-        List<Way> ways = (offer.hasTimetable() || length == null ? entries(offer) : options(offer, query, length))
+        List<Way> ways = (offer.hasTimetable() || length == null
+                        ? entries(house, offer)
+                        : options(house, offer, query, length))
                 .stream().filter(way -> way.fits(query)).toList();
         Minutes longest =
                 ways.stream().map(Way::minutes).max(Minutes::compareTo).orElse(Minutes.ZERO);
         return new Fits(new Demand(query, offer, longest, ways));
     }
 
-    private static List<Way> entries(Offer offer) {
+    /** Sessions at a retired place go on, but nobody new comes to them. */
+    private static List<Way> entries(House house, Offer offer) {
         return offer.entries().stream()
+                .filter(e -> e.place() == null || !house.retired().places().contains(e.place()))
                 .map(e -> new Way(
                         e.staff(),
                         e.place(),
@@ -76,10 +81,12 @@ record Demand(Query query, Offer offer, Minutes longest, List<Way> ways) {
                 .toList();
     }
 
-    private static List<Way> options(Offer offer, Query query, Length length) {
-        PlaceId place = offer.placeOr(query.place());
+    private static List<Way> options(House house, Offer offer, Query query, Length length) {
+        PlaceId place = query.place() != null
+                ? query.place()
+                : house.placesOf(offer).stream().findFirst().orElse(null);
         Minutes minutes = offer.guestTime(length, query.units(), query.addOns());
-        return offer.serving().options().stream()
+        return house.options(offer).stream()
                 .map(staff ->
                         new Way(staff, place, length, minutes, offer.sharing().seats(), null))
                 .toList();
@@ -92,7 +99,10 @@ record Demand(Query query, Offer offer, Minutes longest, List<Way> ways) {
         return offer.lengths().size() == 1 ? Optional.of(offer.lengths().get(0)) : Optional.empty();
     }
 
-    private static @Nullable Refusal refusalOf(Offer offer, Query query, @Nullable Length length) {
+    private static @Nullable Refusal refusalOf(House house, Offer offer, Query query, @Nullable Length length) {
+        if (house.retired().offers().contains(offer.id())) {
+            return Refusal.RETIRED;
+        }
         boolean anyLength = offer.hasTimetable() && query.length() == null;
         if (!offer.party().allows(query.party())) {
             return Refusal.PARTY;
@@ -111,12 +121,23 @@ record Demand(Query query, Offer offer, Minutes longest, List<Way> ways) {
                 return Refusal.ADD_ON;
             }
         }
-        if (query.staff() != null && !offer.servedBy(query.staff())) {
+        if (query.staff() != null && !serves(house, offer, query.staff())) {
             return Refusal.STAFF;
         }
-        if (query.place() != null && !offer.isAt(query.place())) {
-            return Refusal.PLACE;
-        }
-        return null;
+        return isThere(house, offer, query.place()) ? null : Refusal.PLACE;
+    }
+
+    /** In a timetable, whoever its entries name serves, retired or not. */
+    private static boolean serves(House house, Offer offer, StaffId person) {
+        return offer.servedBy(person)
+                && (offer.hasTimetable() || !house.retired().staff().contains(person));
+    }
+
+    /** @param asked null where any place will do */
+    private static boolean isThere(House house, Offer offer, @Nullable PlaceId asked) {
+        boolean anywhere = offer.places().isEmpty() || !house.placesOf(offer).isEmpty();
+        return anywhere
+                && (asked == null
+                        || offer.isAt(asked) && !house.retired().places().contains(asked));
     }
 }

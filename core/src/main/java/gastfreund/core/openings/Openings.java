@@ -58,16 +58,12 @@ public final class Openings {
      * @throws IllegalArgumentException where the house does not have the offer
      */
     public static Interval reach(House house, Query query) {
-        if (!(Demand.check(offerOf(house, query), query) instanceof Demand.Fits fits)) {
+        if (!(Demand.check(house, offerOf(house, query), query) instanceof Demand.Fits fits)) {
             return Interval.between(0, 0);
         }
         Demand demand = fits.demand();
-        Minutes mostPrep =
-                house.offers().stream().map(Offer::prep).max(Minutes::compareTo).orElseThrow();
-        Minutes mostReset = house.offers().stream()
-                .map(Offer::reset)
-                .max(Minutes::compareTo)
-                .orElseThrow();
+        Minutes mostPrep = Minutes.of(Taken.most(house, Offer::prep));
+        Minutes mostReset = Minutes.of(Taken.most(house, Offer::reset));
         return Interval.between(
                         house.zone().startOf(query.from()),
                         house.zone().startOf(query.to().plusDays(1)))
@@ -83,7 +79,7 @@ public final class Openings {
     }
 
     private static Answer answer(House house, Booked booked, Query query, boolean explain) {
-        Demand.Checked checked = Demand.check(offerOf(house, query), query);
+        Demand.Checked checked = Demand.check(house, offerOf(house, query), query);
         if (checked instanceof Demand.Refused refused) {
             return Answer.refused(refused.refusal());
         }

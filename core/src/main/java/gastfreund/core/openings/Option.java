@@ -1,6 +1,7 @@
 package gastfreund.core.openings;
 
 import gastfreund.core.offers.StaffId;
+import gastfreund.core.sessions.Timeline;
 import gastfreund.core.time.IntervalSet;
 import java.util.List;
 import java.util.Set;

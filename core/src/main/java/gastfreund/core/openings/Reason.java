@@ -3,6 +3,7 @@ package gastfreund.core.openings;
 import gastfreund.core.hours.HoursException;
 import gastfreund.core.offers.ResourceId;
 import gastfreund.core.offers.StaffId;
+import gastfreund.core.sessions.Commitment;
 import gastfreund.core.time.IntervalSet;
 import java.time.Instant;
 import java.time.LocalDate;

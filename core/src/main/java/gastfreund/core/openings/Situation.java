@@ -6,17 +6,21 @@ import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Line;
 import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.ResourceId;
 import gastfreund.core.offers.StaffId;
+import gastfreund.core.sessions.Levels;
+import gastfreund.core.sessions.Needs;
+import gastfreund.core.sessions.Session;
 import gastfreund.core.time.Days;
 import gastfreund.core.time.Interval;
 import gastfreund.core.time.IntervalSet;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** All that a demand is judged by, worked out once: its dates, its options with their hours, and what is taken. */
 final class Situation {
@@ -61,9 +65,17 @@ final class Situation {
     }
 
     private Need needOf(Needs needs) {
-        int units =
-                needs.resource() == null ? 1 : house.resource(needs.resource()).units();
-        return new Need(needs, units, taken.levelsOf(needs.resource()));
+        return new Need(needs, unitsOf(needs.resource()), taken.levelsOf(needs.resource()));
+    }
+
+    /** How many units can be taken in all: of what is retired none, whatever is taken of it already. */
+    private int unitsOf(@Nullable ResourceId resource) {
+        if (resource == null) {
+            return 1;
+        }
+        return house.retired().resources().contains(resource)
+                ? 0
+                : house.resource(resource).units();
     }
 
     private Option optionOf(Demand.Way way) {
@@ -89,31 +101,13 @@ final class Situation {
                 most.orElse(Integer.MAX_VALUE));
     }
 
-    /** The layers of an option in the order of the definition; those that never close are left out. */
     private List<Layer> layersOf(Demand.Way way) {
-        List<Layer> layers = new ArrayList<>();
-        layers.add(
-                offer.hours() != null
-                        ? new Layer(Layer.Kind.OFFER, null, offer.hours())
-                        : new Layer(Layer.Kind.HOUSE, null, house.hours()));
-        if (way.place() != null) {
-            layers.add(new Layer(
-                    Layer.Kind.PLACE,
-                    way.place().value(),
-                    house.place(way.place()).hours()));
-        }
-        for (StaffId person : way.staff()) {
-            layers.add(new Layer(
-                    Layer.Kind.STAFF, person.value(), house.staff(person).hours()));
-        }
-        for (Need need : needs) {
-            if (need.needs().resource() != null) {
-                var resource = house.resource(need.needs().resource());
-                layers.add(new Layer(Layer.Kind.RESOURCE, resource.id().value(), resource.hours()));
-            }
-        }
-        layers.removeIf(l -> l.hours().isAlways());
-        return List.copyOf(layers);
+        return Layer.of(
+                house,
+                offer,
+                way.place(),
+                way.staff(),
+                needs.stream().map(Need::needs).toList());
     }
 
     private IntervalSet openTimeOf(Schedule hours) {

@@ -9,14 +9,22 @@ import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.ResourceId;
 import gastfreund.core.offers.StaffId;
+import gastfreund.core.sessions.Commitment;
+import gastfreund.core.sessions.Levels;
+import gastfreund.core.sessions.Needs;
+import gastfreund.core.sessions.Session;
+import gastfreund.core.sessions.Sessions;
+import gastfreund.core.sessions.Timeline;
 import gastfreund.core.time.Days;
 import gastfreund.core.time.Interval;
+import gastfreund.core.time.Minutes;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /** What is taken in reach of a demand: sessions, people's timelines, resources' levels, and counts by date. */
@@ -47,10 +55,8 @@ final class Taken {
      */
     static Taken inReach(House house, Booked booked, Demand demand, Interval reach, Days days) {
         Taken taken = new Taken(days);
-        long mostPrep =
-                house.offers().stream().mapToLong(o -> o.prep().count()).max().orElse(0);
-        long mostReset =
-                house.offers().stream().mapToLong(o -> o.reset().count()).max().orElse(0);
+        long mostPrep = most(house, Offer::prep);
+        long mostReset = most(house, Offer::reset);
         Relevance relevance = Relevance.of(house, demand);
         Query query = demand.query();
         List<Booking> live = new ArrayList<>();
@@ -82,6 +88,14 @@ final class Taken {
                     .add(commitment);
         }
         return taken;
+    }
+
+    /** The most minutes that any offer takes before, or after, a guest's time. */
+    static long most(House house, Function<Offer, Minutes> minutes) {
+        return house.offers().stream()
+                .mapToLong(o -> minutes.apply(o).count())
+                .max()
+                .orElse(0);
     }
 
     /** The longest that a session of a timetable lasts. */

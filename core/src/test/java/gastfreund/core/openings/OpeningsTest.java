@@ -32,6 +32,7 @@ import gastfreund.core.offers.Staff;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.offers.Starts;
 import gastfreund.core.offers.Use;
+import gastfreund.core.sessions.Commitment;
 import gastfreund.core.terms.Terms;
 import gastfreund.core.time.HouseZone;
 import gastfreund.core.time.Interval;

@@ -71,6 +71,14 @@ public final class Oracle {
         boolean timetabled;
         int bookings;
         int persons;
+        Timetable.Entry entry;
+        final List<String> ids = new ArrayList<>();
+
+        int place(Offer of) {
+            return ids.isEmpty() ? of.timetable().entries().indexOf(entry) - 1_000_000 : first;
+        }
+
+        int first;
     }
 
     /** One option at one start. */
@@ -207,8 +215,14 @@ public final class Oracle {
             if (o.hasTimetable()) {
                 for (Timetable.Entry entry : o.timetable().entries()) {
                     for (long start : occurrences(entry)) {
-                        sitting(o, start, entry.length().minutes().count(), new HashSet<>(entry.staff()), entry.place())
-                                .timetabled = true;
+                        Sitting sitting = sitting(
+                                o,
+                                start,
+                                entry.length().minutes().count(),
+                                new HashSet<>(entry.staff()),
+                                entry.place());
+                        sitting.timetabled = true;
+                        sitting.entry = entry;
                     }
                 }
             }
@@ -230,9 +244,13 @@ public final class Oracle {
                     sitting = sitting(o, b.start(), b.minutes().count(), new HashSet<>(b.staff()), place);
                 }
                 sitting.bookings++;
+                sitting.first = sitting.ids.isEmpty() ? bookings.indexOf(b) : sitting.first;
+                sitting.ids.add(b.id().value());
                 sitting.persons += b.party();
             }
         }
+        sittings.removeIf(
+                s -> s.timetabled && s.bookings == 0 && house.retired().offers().contains(s.offer));
         for (Sitting s : sittings) {
             Offer o = house.offer(s.offer).orElseThrow();
             Map<Object, Integer> units = new HashMap<>();
@@ -338,6 +356,9 @@ public final class Oracle {
             seats = Math.max(seats, offer.timetable().mostSeats());
         }
         boolean timetable = offer.hasTimetable();
+        if (house.retired().offers().contains(offer.id())) {
+            return "retired";
+        }
         if (query.party() < offer.party().min()
                 || query.party() > Math.min(offer.party().max(), 1_000_000)) {
             return "party";
@@ -369,9 +390,15 @@ public final class Oracle {
                 || (timetable
                         ? offer.timetable().entries().stream()
                                 .anyMatch(e -> e.staff().contains(query.staff()))
-                        : offer.serving().of().contains(query.staff()));
+                        : offer.serving().of().contains(query.staff())
+                                && !house.retired().staff().contains(query.staff()));
         if (!serves) {
             return "staff";
+        }
+        boolean gone = query.place() != null && house.retired().places().contains(query.place());
+        boolean nowhere = !offer.places().isEmpty() && house.retired().places().containsAll(offer.places());
+        if (gone || nowhere) {
+            return "place";
         }
         boolean there = query.place() == null
                 || offer.places().contains(query.place())
@@ -388,7 +415,8 @@ public final class Oracle {
                 boolean fits = (query.length() == null
                                 || query.length().equals(entry.length().id()))
                         && (query.place() == null || query.place().equals(entry.place()))
-                        && (query.staff() == null || entry.staff().contains(query.staff()));
+                        && (query.staff() == null || entry.staff().contains(query.staff()))
+                        && (entry.place() == null || !house.retired().places().contains(entry.place()));
                 for (long start : fits ? occurrences(entry) : List.<Long>of()) {
                     if (asked(start)) {
                         Try t = attempt(
@@ -419,9 +447,7 @@ public final class Oracle {
         for (AddOn addOn : offer.addOns()) {
             time += addOn.minutes().count() * query.addOns().getOrDefault(addOn.id(), 0);
         }
-        PlaceId place = query.place() != null
-                ? query.place()
-                : offer.places().isEmpty() ? null : offer.places().get(0);
+        PlaceId place = placeOfQuery();
         for (List<StaffId> staff : options()) {
             for (long start : starts(staff, place)) {
                 Try t = attempt(staff, place, length, start, time);
@@ -451,6 +477,18 @@ public final class Oracle {
         return tries;
     }
 
+    private PlaceId placeOfQuery() {
+        if (query.place() != null) {
+            return query.place();
+        }
+        for (PlaceId listed : offer.places()) {
+            if (!house.retired().places().contains(listed)) {
+                return listed;
+            }
+        }
+        return null;
+    }
+
     private Try attempt(List<StaffId> staff, PlaceId place, Length length, long start, long time) {
         Try t = new Try();
         t.staff = staff;
@@ -469,6 +507,7 @@ public final class Oracle {
             options.add(offer.serving().of());
         }
         options.removeIf(o -> query.staff() != null && !o.contains(query.staff()));
+        options.removeIf(o -> o.stream().anyMatch(house.retired().staff()::contains));
         return options;
     }
 
@@ -541,8 +580,11 @@ public final class Oracle {
         offer.uses().forEach(u -> named.add(u.resource()));
         for (ResourceId resource : named) {
             int needed = needed(resource, t, query.party());
+            boolean gone = house.retired().resources().contains(resource);
             if (needed > 0
-                    && most(resource, t) + needed > house.resource(resource).units()) {
+                    && (gone
+                            || most(resource, t) + needed
+                                    > house.resource(resource).units())) {
                 t.reasons.add("full:resource:" + resource);
             }
         }
@@ -764,6 +806,126 @@ public final class Oracle {
                 && (rule.staff().isEmpty() || t.staff.stream().anyMatch(rule.staff()::contains))
                 && (rule.places().isEmpty() || t.place != null && rule.places().contains(t.place))
                 && (rule.lengths().isEmpty() || rule.lengths().contains(t.length.id()));
+    }
+
+    // Clashes
+
+    /** A session that does not fit, with what orders it among others. */
+    record Unfit(long start, long end, int offer, int place, String line) {}
+
+    /** The sessions of the query's offer that start on its dates and do not fit. */
+    List<Unfit> unfit() {
+        List<Unfit> unfit = new ArrayList<>();
+        for (Sitting s : sittings) {
+            Instant end = Instant.ofEpochSecond((s.start + s.minutes) * 60);
+            if (s.offer.equals(offer.id()) && asked(s.start) && end.isAfter(query.now())) {
+                List<String> reasons = against(s);
+                if (!reasons.isEmpty()) {
+                    List<String> staff = serving(s).stream().map(StaffId::value).toList();
+                    unfit.add(new Unfit(
+                            s.start,
+                            s.start + s.minutes,
+                            List.copyOf(house.offers()).indexOf(offer),
+                            s.place(offer),
+                            s.offer + " " + s.start + "+" + s.minutes + " " + s.place + " " + staff + " " + s.ids + " "
+                                    + reasons));
+                }
+            }
+        }
+        return unfit;
+    }
+
+    private List<StaffId> serving(Sitting s) {
+        return house.staff().stream().map(p -> p.id()).filter(s.staff::contains).toList();
+    }
+
+    private List<String> against(Sitting s) {
+        List<String> reasons = new ArrayList<>();
+        if (closed(house.hours(), date(s.start))) {
+            reasons.add("closed");
+        }
+        layers(serving(s), s.place).forEach((code, hours) -> {
+            boolean whole = code.equals("hours:house") || code.equals("hours:offer");
+            boolean out = false;
+            for (long m = s.start; m < s.start + s.minutes; m++) {
+                out |= !open(hours).get((int) (m - base));
+            }
+            if (offer.hasTimetable() ? !whole && closed(hours, date(s.start)) : out) {
+                reasons.add(code);
+            }
+        });
+        for (StaffId person : serving(s)) {
+            boolean other = sittings.stream()
+                    .anyMatch(o -> o != s
+                            && o.staff.contains(person)
+                            && Math.max(begins(s), begins(o)) < Math.min(ends(s), ends(o)));
+            boolean outside = busy.stream()
+                    .anyMatch(b -> b.staff().equals(person)
+                            && Math.max(begins(s), b.interval().start())
+                                    < Math.min(ends(s), b.interval().end()));
+            if (other || outside) {
+                reasons.add("busy:staff:" + person);
+            }
+        }
+        for (var resource : house.resources()) {
+            int own = offer.uses().stream()
+                    .filter(u -> u.resource().equals(resource.id()))
+                    .mapToInt(u -> u.units()
+                            * switch (u.per()) {
+                                case SESSION -> 1;
+                                case BOOKING -> s.bookings;
+                                case PERSON -> s.persons;
+                            })
+                    .sum();
+            if (own > 0 && mostDuring(resource.id(), s) > resource.units()) {
+                reasons.add("full:resource:" + resource.id());
+            }
+        }
+        boolean implied = !offer.hasTimetable()
+                && offer.uses().isEmpty()
+                && offer.serving().of().isEmpty();
+        if (implied && mostDuring(List.of(offer.id(), String.valueOf(s.place)), s) > 1) {
+            reasons.add("full:offer");
+        }
+        int seats = s.entry != null && s.entry.seats().isPresent()
+                ? s.entry.seats().getAsInt()
+                : offer.sharing().seats();
+        if (offer.sharing().shared() && seats > 0 && s.persons > seats) {
+            reasons.add("seats");
+        }
+        return reasons;
+    }
+
+    private int mostDuring(Object resource, Sitting s) {
+        int[] level = taken.get(resource);
+        int most = 0;
+        for (long m = begins(s); m < ends(s) && level != null; m++) {
+            most = Math.max(most, level[(int) (m - base)]);
+        }
+        return most;
+    }
+
+    /** How long a person serves guests in the week of a start. */
+    long minutesInWeek(StaffId person, long start) {
+        LocalDate monday = date(start).with(java.time.DayOfWeek.MONDAY);
+        return sittings.stream()
+                .filter(s -> s.staff.contains(person))
+                .filter(s -> !date(s.start).isBefore(monday) && date(s.start).isBefore(monday.plusDays(7)))
+                .mapToLong(s -> s.minutes)
+                .sum();
+    }
+
+    /** What is on sale, as lines of text: of a timetable its place and start, else with the length. */
+    Set<String> onSale() {
+        Set<String> onSale = new HashSet<>();
+        if (refusal() == null) {
+            for (Try t : tries()) {
+                if (t.reasons.isEmpty()) {
+                    onSale.add((offer.hasTimetable() ? "timetable " : t.length.id() + " ") + t.place + " " + t.start);
+                }
+            }
+        }
+        return onSale;
     }
 
     // Answers, as lines of text

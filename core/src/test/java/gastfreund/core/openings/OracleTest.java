@@ -44,7 +44,7 @@ class OracleTest {
         }
     }
 
-    @Property(tries = 2000, shrinking = ShrinkingMode.OFF)
+    @Property(shrinking = ShrinkingMode.OFF)
     void theEngineAndTheOracleAgree(@ForAll long seed) {
         agree(seed);
     }

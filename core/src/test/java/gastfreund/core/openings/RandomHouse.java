@@ -26,6 +26,7 @@ import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.PriceRule;
 import gastfreund.core.offers.Resource;
 import gastfreund.core.offers.ResourceId;
+import gastfreund.core.offers.Retired;
 import gastfreund.core.offers.Serving;
 import gastfreund.core.offers.Sharing;
 import gastfreund.core.offers.Staff;
@@ -51,6 +52,7 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** A small house with everything in it, drawn from a seed, with dates around a change of the clock. */
@@ -107,7 +109,7 @@ final class RandomHouse {
         resources = IntStream.range(0, 1 + random.nextInt(3))
                 .mapToObj(i -> new ResourceId("r" + i))
                 .toList();
-        house = House.of(
+        House whole = House.of(
                 "House",
                 zone,
                 Currency.getInstance("EUR"),
@@ -122,6 +124,11 @@ final class RandomHouse {
                         .map(r -> new Resource(r, "Resource", 1 + random.nextInt(8), rarely()))
                         .toList(),
                 offers());
+        house = whole.retiring(new Retired(
+                gone(places),
+                gone(staff),
+                gone(resources),
+                gone(whole.offers().stream().map(Offer::id).toList())));
         int n = random.nextInt(30);
         for (int i = 0; i < n; i++) {
             bookings.add(booking(i));
@@ -130,6 +137,43 @@ final class RandomHouse {
             long from = zone.minuteOf(date().atTime(time()));
             busy.add(new Busy(pick(staff), Interval.between(from, from + 1 + random.nextInt(300))));
         }
+    }
+
+    /** The house after a change or several: other hours, units, offers and retired things, with the same ids. */
+    House changed() {
+        List<Place> otherPlaces = house.places().stream()
+                .map(p -> chance(20) ? new Place(p.id(), p.name(), p.kind(), schedule()) : p)
+                .toList();
+        List<Staff> otherStaff = house.staff().stream()
+                .map(s -> chance(30) ? new Staff(s.id(), s.name(), schedule(), s.maxPerDay()) : s)
+                .toList();
+        List<Resource> otherResources = house.resources().stream()
+                .map(r -> chance(25) ? new Resource(r.id(), r.name(), 1 + random.nextInt(4), r.hours()) : r)
+                .toList();
+        List<Offer> otherOffers =
+                house.offers().stream().map(o -> chance(20) ? offer(o.id()) : o).toList();
+        House other = House.of(
+                house.name(),
+                zone,
+                house.currency(),
+                chance(30) ? schedule() : house.hours(),
+                otherPlaces,
+                otherStaff,
+                otherResources,
+                otherOffers);
+        return other.retiring(
+                chance(70)
+                        ? house.retired()
+                        : new Retired(
+                                gone(places),
+                                gone(staff),
+                                gone(resources),
+                                gone(otherOffers.stream().map(Offer::id).toList())));
+    }
+
+    /** Few of them, in few houses. */
+    private <T> Set<T> gone(List<T> things) {
+        return chance(70) ? Set.of() : things.stream().filter(t -> chance(25)).collect(Collectors.toSet());
     }
 
     private boolean chance(int percent) {
@@ -213,7 +257,11 @@ final class RandomHouse {
         Serving serving = timetable || chance(25)
                 ? Serving.nobody()
                 : chance(70)
-                        ? new Serving(Serving.Pick.ANY, some(staff), prices(lengths))
+                        ? new Serving(
+                                Serving.Pick.ANY,
+                                some(staff),
+                                prices(lengths),
+                                chance(70) ? Serving.Assign.LEAST : Serving.Assign.ORDER)
                         : new Serving(Serving.Pick.ALL, some(staff), Map.of());
         List<Use> uses = new ArrayList<>();
         if (chance(65)) {
@@ -414,7 +462,7 @@ final class RandomHouse {
         return now().plusSeconds(random.nextInt(3600) - 1800);
     }
 
-    private Instant now() {
+    Instant now() {
         return Interval.instantOf(zone.minuteOf(middle.minusDays(2).atTime(9, 0)))
                 .plusSeconds(random.nextInt(2) * 20L);
     }

@@ -1,4 +1,4 @@
-package gastfreund.core.openings;
+package gastfreund.core.sessions;
 
 import java.util.Arrays;
 
@@ -6,7 +6,7 @@ import java.util.Arrays;
  * How many units of a resource are taken at each moment, as steps; the most taken during a stretch is found in constant
  * time after finding its ends, by a table of maxima over runs of 2, 4, 8 … steps.
  */
-final class Levels {
+public final class Levels {
 
     private final boolean none;
     private final Walk froms;
@@ -21,7 +21,7 @@ final class Levels {
     }
 
     /** The most units taken at some moment of {@code [start, end)}; 0 where the stretch is empty. */
-    int most(long start, long end) {
+    public int most(long start, long end) {
         if (none || start >= end) {
             return 0;
         }
@@ -36,13 +36,13 @@ final class Levels {
     }
 
     /** Gathers what takes units. */
-    static final class Builder {
+    public static final class Builder {
 
         private long[] moments = new long[16];
         private int[] changes = new int[16];
         private int n;
 
-        Builder take(long start, long end, int units) {
+        public Builder take(long start, long end, int units) {
             if (start < end && units > 0) {
                 step(start, units);
                 step(end, -units);
@@ -59,7 +59,7 @@ final class Levels {
             changes[n++] = change;
         }
 
-        Levels build() {
+        public Levels build() {
             if (n == 0) {
                 return new Levels(new long[0], new int[0][0]);
             }

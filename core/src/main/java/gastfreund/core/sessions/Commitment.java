@@ -1,4 +1,4 @@
-package gastfreund.core.openings;
+package gastfreund.core.sessions;
 
 import gastfreund.core.bookings.Busy;
 import gastfreund.core.time.Interval;

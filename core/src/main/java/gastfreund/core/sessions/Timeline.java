@@ -1,4 +1,4 @@
-package gastfreund.core.openings;
+package gastfreund.core.sessions;
 
 import gastfreund.core.time.Interval;
 import java.util.ArrayList;
@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  * The commitments of one person, in the order of their starts. For each, the latest end up to it and the latest end of
  * the others up to it are kept, so that "taken by anything but this one session?" is one binary search.
  */
-final class Timeline {
+public final class Timeline {
 
     private final List<Commitment> commitments;
     private final Walk walk;
@@ -46,12 +46,12 @@ final class Timeline {
         walk = new Walk(starts);
     }
 
-    static Timeline of(List<Commitment> commitments) {
+    public static Timeline of(List<Commitment> commitments) {
         return new Timeline(commitments);
     }
 
     /** Whether a commitment, other than the session {@code except} (null: none), overlaps {@code [start, end)}. */
-    boolean taken(long start, long end, @Nullable Session except) {
+    public boolean taken(long start, long end, @Nullable Session except) {
         int last = lastStartingBefore(end);
         if (last < 0 || start >= end) {
             return false;
@@ -63,7 +63,7 @@ final class Timeline {
     }
 
     /** The commitments, other than {@code except}, that overlap {@code [start, end)}, earliest first. */
-    List<Commitment> overlapping(long start, long end, @Nullable Session except) {
+    public List<Commitment> overlapping(long start, long end, @Nullable Session except) {
         List<Commitment> found = new ArrayList<>();
         for (int i = lastStartingBefore(end); i >= 0 && latestEnd[i] > start; i--) {
             Commitment commitment = commitments.get(i);

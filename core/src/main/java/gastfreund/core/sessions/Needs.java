@@ -1,4 +1,4 @@
-package gastfreund.core.openings;
+package gastfreund.core.sessions;
 
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.ResourceId;
@@ -14,10 +14,10 @@ import org.jspecify.annotations.Nullable;
  *
  * @param resource null for the implied one
  */
-record Needs(@Nullable ResourceId resource, int perSession, int perBooking, int perPerson) {
+public record Needs(@Nullable ResourceId resource, int perSession, int perBooking, int perPerson) {
 
     /** The needs of an offer, in the order in which it first names each resource; the implied one where it needs it. */
-    static List<Needs> of(Offer offer) {
+    public static List<Needs> of(Offer offer) {
         if (offer.impliesResource()) {
             return List.of(new Needs(null, 1, 0, 0));
         }
@@ -31,12 +31,12 @@ record Needs(@Nullable ResourceId resource, int perSession, int perBooking, int 
     }
 
     /** What a party's booking takes; with the session's own units unless it joins one that has them already. */
-    int of(int party, boolean joining) {
+    public int of(int party, boolean joining) {
         return Math.addExact(joining ? 0 : perSession, Math.addExact(perBooking, Math.multiplyExact(perPerson, party)));
     }
 
     /** What a whole session of live bookings takes. */
-    int of(Session session) {
+    public int of(Session session) {
         return perSession + perBooking * session.bookings().size() + perPerson * session.persons();
     }
 }

@@ -1,4 +1,4 @@
-package gastfreund.core.openings;
+package gastfreund.core.sessions;
 
 import gastfreund.core.bookings.Booking;
 import gastfreund.core.offers.House;
@@ -16,7 +16,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** Gathers bookings and occurrences of timetables into sessions ({@code docs/openings.md}, "Commitments"). */
-final class Sessions {
+public final class Sessions {
 
     private final House house;
     private final List<Session> apart = new ArrayList<>();
@@ -28,20 +28,25 @@ final class Sessions {
         private final Interval guests;
         private final Set<StaffId> staff;
         private final @Nullable PlaceId place;
-        private final boolean timetabled;
+        private final Timetable.@Nullable Entry entry;
         private final List<Booking> bookings = new ArrayList<>(2);
 
-        Gathering(Offer offer, Interval guests, Set<StaffId> staff, @Nullable PlaceId place, boolean timetabled) {
+        Gathering(
+                Offer offer,
+                Interval guests,
+                Set<StaffId> staff,
+                @Nullable PlaceId place,
+                Timetable.@Nullable Entry entry) {
             this.offer = offer;
             this.guests = guests;
             this.staff = staff;
             this.place = place;
-            this.timetabled = timetabled;
+            this.entry = entry;
         }
 
         Session session() {
             Interval taken = guests.widened(offer.prep(), offer.reset());
-            return new Session(offer.id(), guests, taken, staff, place, bookings, timetabled);
+            return new Session(offer.id(), guests, taken, staff, place, bookings, entry);
         }
     }
 
@@ -50,11 +55,12 @@ final class Sessions {
     }
 
     /**
-     * The sessions of live bookings, and those of timetables that start in a stretch.
+     * The sessions of live bookings, and those of timetables that start in a stretch; of a retired offer's timetable only
+     * those that are booked.
      *
      * @param starts where a timetable's sessions may start (start inclusive, end exclusive)
      */
-    static Sessions of(House house, List<Booking> live, Interval starts) {
+    public static Sessions of(House house, List<Booking> live, Interval starts) {
         Sessions sessions = new Sessions(house);
         for (Offer offer : house.offers()) {
             if (offer.hasTimetable()) {
@@ -62,16 +68,21 @@ final class Sessions {
             }
         }
         live.forEach(sessions::add);
+        sessions.shared
+                .values()
+                .removeIf(g -> g.entry != null
+                        && g.bookings.isEmpty()
+                        && house.retired().offers().contains(g.offer.id()));
         return sessions;
     }
 
     /** Sessions that nobody can join. */
-    List<Session> apart() {
+    public List<Session> apart() {
         return apart;
     }
 
     /** Sessions that can be joined, by what a booking that joins has in common with them. */
-    Map<Session.Key, Session> shared() {
+    public Map<Session.Key, Session> shared() {
         Map<Session.Key, Session> sessions = new LinkedHashMap<>();
         shared.forEach((key, gathering) -> sessions.put(key, gathering.session()));
         return sessions;
@@ -87,7 +98,7 @@ final class Sessions {
                                 Interval.startingAt(start, entry.length().minutes()),
                                 Set.copyOf(entry.staff()),
                                 entry.place(),
-                                true));
+                                entry));
             }
         }
     }
@@ -119,7 +130,7 @@ final class Sessions {
                     setOf(booking.staff()),
                     place,
                     List.of(booking),
-                    false));
+                    null));
             return;
         }
         Gathering occurrence =
@@ -134,7 +145,7 @@ final class Sessions {
 
     private static Gathering gathering(Offer offer, Booking booking, @Nullable PlaceId place) {
         Interval guests = Interval.startingAt(booking.start(), booking.minutes());
-        return new Gathering(offer, guests, setOf(booking.staff()), place, false);
+        return new Gathering(offer, guests, setOf(booking.staff()), place, null);
     }
 
     /** As {@code Set.copyOf}, and much quicker for the one person who usually serves. */

@@ -1,10 +1,10 @@
-package gastfreund.core.openings;
+package gastfreund.core.sessions;
 
 /**
  * Finds places in ascending moments, quickest when asked in ascending order: it goes on from where it was, and searches
  * the rest by halves only where that is far. For one query at a time.
  */
-final class Walk {
+public final class Walk {
 
     private static final int NEAR = 8;
 

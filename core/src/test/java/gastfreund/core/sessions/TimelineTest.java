@@ -1,4 +1,4 @@
-package gastfreund.core.openings;
+package gastfreund.core.sessions;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -22,7 +22,7 @@ class TimelineTest {
     void takenMeansThatAnotherEntryOverlaps(
             @ForAll("stretches") List<Interval> intervals, @ForAll("stretch") Interval asked, @ForAll int pick) {
         List<Session> sessions = intervals.stream()
-                .map(i -> new Session(new OfferId("o"), i, i, Set.of(new StaffId("s")), null, List.of(), false))
+                .map(i -> new Session(new OfferId("o"), i, i, Set.of(new StaffId("s")), null, List.of(), null))
                 .toList();
         List<Commitment> commitments =
                 sessions.stream().<Commitment>map(Commitment.OfSession::new).toList();
