@@ -51,6 +51,8 @@ export const panel = () => ({
     try {
       const answer = await fetch(address, { headers: { Accept: 'text/html' } });
       if (!answer.ok) throw new Error(answer.statusText);
+      // A time that is just being kept is not taken from under the guest's hand.
+      if (this.$root.querySelector('form[aria-busy="true"]')) return false;
       const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
       this.$root.replaceChildren(...html.body.firstElementChild.childNodes);
       this.show();

@@ -26,7 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** The rules of docs/architecture.md for the application. */
 class ArchitectureTest {
 
-    private final JavaClasses app = new ClassFileImporter()
+    private static final JavaClasses APP = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())
             .importPackages("gastfreund.app");
 
@@ -78,7 +78,7 @@ class ArchitectureTest {
                         .should()
                         .dependOnClassesThat()
                         .resideInAnyPackage(above)
-                        .check(app);
+                        .check(APP);
             }
         }
         classes()
@@ -86,7 +86,7 @@ class ArchitectureTest {
                 .resideInAnyPackage(Stream.concat(
                                 Stream.of("gastfreund.app"), LAYERS.stream().map(l -> "gastfreund.app." + l))
                         .toArray(String[]::new))
-                .check(app);
+                .check(APP);
     }
 
     @Test
@@ -114,7 +114,7 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("org.springframework.jdbc..", "java.sql..", "javax.sql..", "org.sqlite..")
-                .check(app);
+                .check(APP);
     }
 
     @Test
@@ -127,7 +127,7 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .haveSimpleNameEndingWith("Store")
-                .check(app);
+                .check(APP);
     }
 
     /** Closed by default: a handler of the desk that names no right fails the build, and one elsewhere cannot name any. */
@@ -139,12 +139,12 @@ class ArchitectureTest {
                 .beAnnotatedWith("gastfreund.app.hosts.Needs")
                 .orShould()
                 .beAnnotatedWith("gastfreund.app.hosts.BeforeSignIn")
-                .check(app);
+                .check(APP);
         noMethods()
                 .that(areHandlersOf(false))
                 .should()
                 .beAnnotatedWith("gastfreund.app.hosts.Needs")
-                .check(app);
+                .check(APP);
     }
 
     private static DescribedPredicate<JavaMethod> areHandlersOf(boolean desk) {
@@ -169,7 +169,7 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("gastfreund.standins..")
-                .check(app);
+                .check(APP);
     }
 
     @Test
@@ -181,6 +181,6 @@ class ArchitectureTest {
                 .callMethod(java.time.LocalDate.class, "now")
                 .orShould()
                 .callMethod(System.class, "currentTimeMillis")
-                .check(app);
+                .check(APP);
     }
 }

@@ -1,6 +1,8 @@
 package gastfreund.app;
 
 import gastfreund.app.catalogue.CatalogueEdits;
+import gastfreund.app.messages.Letters;
+import gastfreund.app.messages.Written;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.LengthId;
@@ -34,10 +36,12 @@ import org.springframework.context.annotation.Import;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.context.TestExecutionListeners;
 
 /** The whole application with the demo house on a real file, and the stand-ins beside it; one for all such tests. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
-@Import({DemoHouseTest.Clocks.class, CatalogueEdits.class, AllRounds.class})
+@Import({DemoHouseTest.Clocks.class, CatalogueEdits.class, AllRounds.class, Letters.class, FreshHouse.Copy.class})
+@TestExecutionListeners(listeners = FreshHouse.class, mergeMode = TestExecutionListeners.MergeMode.MERGE_WITH_DEFAULTS)
 public abstract class DemoHouseTest {
 
     protected static final Standins STANDINS = Standins.running();
@@ -66,6 +70,9 @@ public abstract class DemoHouseTest {
     @Autowired
     protected JdbcClient jdbc;
 
+    @Autowired
+    protected Letters letters;
+
     @LocalServerPort
     private int port;
 
@@ -88,7 +95,9 @@ public abstract class DemoHouseTest {
         registry.add("gastfreund.limits.holds", () -> 10_000);
         registry.add("gastfreund.limits.checkouts", () -> 10_000);
         registry.add("gastfreund.limits.letters", () -> 10_000);
+        registry.add("gastfreund.jobs.tidy", () -> "1h");
         registry.add("gastfreund.limits.slower", () -> "1ms");
+        registry.add("gastfreund.limits.password-cost", () -> 4);
         registry.add("gastfreund.shares.visitor", () -> 1000);
         registry.add("gastfreund.shares.house", () -> 1000);
         registry.add("gastfreund.proxies", () -> "127.0.0.1");
@@ -176,11 +185,11 @@ public abstract class DemoHouseTest {
 
     /** Opens the link in the letter by which a guest shows that an order's address is theirs. */
     protected String confirm(long order) {
-        String text = jdbc.sql(
-                        "SELECT text_part FROM outbox WHERE order_id = ? AND kind IN ('prove', 'transfer') ORDER BY rowid DESC LIMIT 1")
-                .param(order)
-                .query(String.class)
-                .single();
+        String text = letters.ofOrder(order).stream()
+                .map(Written::text)
+                .filter(t -> t.contains("/prove?key="))
+                .reduce((earlier, later) -> later)
+                .orElseThrow();
         Matcher link = Pattern.compile("(/bookings/[^/]+/prove)\\?key=(\\S+)").matcher(text);
         if (!link.find()) {
             throw new IllegalStateException("no link in " + text);

@@ -16,9 +16,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** No pattern makes long texts dear: each looks at every character a few times at most, wherever it is found in the code. */
+@Tag("siege")
 class PatternsTest {
 
     private static final int LENGTH = 60_000;

@@ -1,94 +1,91 @@
 package gastfreund.app;
 
-import java.io.BufferedReader;
+import gastfreund.standins.StandinsApplication;
 import java.io.IOException;
-import java.io.InputStreamReader;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.URI;
+import java.net.URL;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Duration;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.Collections;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
 
-/** The real stand-ins, as the program that ships, in a process of their own. */
+/** The real stand-ins, in this process: reached over their real protocols, and as quick as they can be. */
 public final class Standins {
 
-    private static final Pattern READY = Pattern.compile("stand-ins ready: http (\\d+), smtp (\\d+)");
+    private static final String AUTO =
+            "META-INF/spring/org.springframework.boot.autoconfigure.AutoConfiguration.imports";
+
+    /** What the application has on its class path and the stand-ins have not. */
+    private static final List<String> NOT_THEIRS = List.of(
+            "security", "flyway", "jdbc", "mail", "actuate", "health", "micrometer", "transaction", "persistence");
+
     private static Standins running;
 
-    private final int httpPort;
-    private final int smtpPort;
+    private final ConfigurableApplicationContext context;
     private final HttpClient http = HttpClient.newHttpClient();
 
-    private Standins(int httpPort, int smtpPort) {
-        this.httpPort = httpPort;
-        this.smtpPort = smtpPort;
+    private Standins(Duration ahead) {
+        context = new SpringApplicationBuilder(StandinsApplication.class)
+                .run(
+                        "--spring.config.location=optional:classpath:/none/",
+                        "--spring.main.banner-mode=off",
+                        "--spring.main.log-startup-info=false",
+                        "--spring.autoconfigure.exclude=" + notTheirs(),
+                        "--server.port=0",
+                        "--server.address=127.0.0.1",
+                        "--standins.smtp-port=0",
+                        "--standins.ahead=" + ahead);
     }
 
     /** Starts them once; they end with this process. */
     public static synchronized Standins running() {
         if (running == null) {
-            running = start(MovableClock.AHEAD);
+            running = new Standins(MovableClock.AHEAD);
         }
         return running;
     }
 
-    /** Starts others, with books of their own; they too end with this process. */
-    public static Standins others() {
-        return start(MovableClock.AHEAD);
-    }
-
-    /** Starts others whose clock is as far ahead of the machine's. */
+    /** Starts others, with books of their own, whose clock is as far ahead of the machine's; they too end with this process. */
     public static Standins others(Duration ahead) {
-        return start(ahead);
+        return new Standins(ahead);
     }
 
-    private static Standins start(Duration ahead) {
-        Path jar = Path.of("../standins/target/standins-0.1.0-exec.jar");
-        if (!Files.exists(jar)) {
-            jar = Path.of("standins/target/standins-0.1.0-exec.jar");
-        }
+    private static String notTheirs() {
         try {
-            ProcessBuilder builder = new ProcessBuilder(
-                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                    "-Xmx256m",
-                    "-jar",
-                    jar.toString(),
-                    "--standins.ahead=" + ahead);
-            builder.environment().put("STANDINS_PORT", "0");
-            builder.environment().put("STANDINS_SMTP_PORT", "0");
-            Process process = builder.redirectErrorStream(true).start();
-            Runtime.getRuntime().addShutdownHook(new Thread(process::destroy));
-            BufferedReader out =
-                    new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
-            StringBuilder said = new StringBuilder();
-            for (String line = out.readLine(); line != null; line = out.readLine()) {
-                said.append(line).append('\n');
-                Matcher ready = READY.matcher(line);
-                if (ready.find()) {
-                    Thread drain = new Thread(() -> out.lines().forEach(rest -> {}));
-                    drain.setDaemon(true);
-                    drain.start();
-                    return new Standins(Integer.parseInt(ready.group(1)), Integer.parseInt(ready.group(2)));
-                }
-            }
-            throw new IllegalStateException("the stand-ins did not start:\n" + said);
+            return Collections.list(Standins.class.getClassLoader().getResources(AUTO)).stream()
+                    .flatMap(Standins::lines)
+                    .filter(name -> NOT_THEIRS.stream().anyMatch(part -> name.contains("." + part + ".")))
+                    .collect(Collectors.joining(","));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static Stream<String> lines(URL imports) {
+        try (InputStream in = imports.openStream()) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8).lines();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
     public String address() {
-        return "http://localhost:" + httpPort;
+        return "http://localhost:"
+                + ((WebServerApplicationContext) context).getWebServer().getPort();
     }
 
     public int smtpPort() {
-        return smtpPort;
+        return context.getBean(gastfreund.standins.mail.MailServer.class).port();
     }
 
     /** A page of the stand-ins. */

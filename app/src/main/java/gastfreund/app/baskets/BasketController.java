@@ -1,12 +1,8 @@
 package gastfreund.app.baskets;
 
-import gastfreund.app.bookings.Quantities;
-import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.languages.Formats;
 import gastfreund.app.openings.Choice;
-import gastfreund.app.openings.Panel;
-import gastfreund.app.openings.PanelService;
-import gastfreund.app.openings.Slot;
 import gastfreund.app.pages.Address;
 import gastfreund.app.pages.Code;
 import gastfreund.app.pages.Links;
@@ -16,14 +12,7 @@ import gastfreund.app.typed.Minor;
 import gastfreund.app.typed.Minute;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.offers.Offer;
-import gastfreund.core.offers.Place;
-import gastfreund.core.offers.Staff;
-import gastfreund.core.orders.Quote;
-import java.time.Clock;
-import java.time.Instant;
-import java.util.ArrayList;
-import java.util.List;
-import org.jspecify.annotations.Nullable;
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -40,53 +29,26 @@ import org.springframework.web.server.ResponseStatusException;
 @Controller
 class BasketController {
 
-    /**
-     * A line as the page shows it.
-     *
-     * @param staff names of those who serve
-     * @param place null where the offer has none
-     * @param addOns what is added, in words; empty: nothing
-     * @param quoted null where the hold is over
-     * @param nearest where the hold is over, what could be had instead
-     * @param keepAddress where one of these is kept
-     * @param chips what can be changed in place; null where the hold is over
-     * @param another where another time is chosen
-     */
-    record Row(
-            BasketLine line,
-            Offer offer,
-            List<String> staff,
-            @Nullable Place place,
-            String addOns,
-            Quote.@Nullable QuotedLine quoted,
-            List<Slot> nearest,
-            String keepAddress,
-            Panel.@Nullable Chips chips,
-            String another) {}
-
     private final BasketService baskets;
     private final Holds holds;
     private final CatalogueService catalogues;
-    private final PanelService panels;
+    private final BasketPages pages;
     private final Address address;
     private final VisitorMarks marks;
-    private final Clock clock;
 
     BasketController(
             BasketService baskets,
             Holds holds,
             CatalogueService catalogues,
-            PanelService panels,
+            BasketPages pages,
             Address address,
-            VisitorMarks marks,
-            Clock clock) {
+            VisitorMarks marks) {
         this.marks = marks;
-        this.panels = panels;
+        this.pages = pages;
         this.address = address;
         this.baskets = baskets;
         this.holds = holds;
         this.catalogues = catalogues;
-        this.clock = clock;
     }
 
     @PostMapping("/offers/{id}/keep")
@@ -102,7 +64,7 @@ class BasketController {
             Visitor visitor) {
         Offer offer =
                 catalogues.catalogue().offer(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-        Choice choice = Choice.of(offer, asked);
+        Choice choice = Choice.of(catalogues.catalogue().house(), offer, asked);
         KeepRequest request = new KeepRequest(choice, start, price, marks.of(visitor), seal, proof);
         Kept kept = holds.keep(links.basket(), request);
         if (kept instanceof Kept.Held held) {
@@ -135,51 +97,11 @@ class BasketController {
     @GetMapping("/basket/{basket}")
     String basket(
             @RequestParam(required = false) String changed,
+            @RequestParam Map<String, String> said,
             @ModelAttribute(name = "links", binding = false) Links links,
             Model model) {
-        model.addAttribute("changed", changed);
-        String token = links.basketAsked();
-        Catalogue catalogue = catalogues.catalogue();
-        Instant now = clock.instant();
-        List<BasketLine> lines = baskets.lines(token);
-        List<BasketLine> held = lines.stream().filter(l -> l.isHeld(now)).toList();
-        Bill bill = baskets.bill(token, held);
-        List<Row> rows = new ArrayList<>();
-        for (BasketLine line : lines) {
-            int index = held.indexOf(line);
-            rows.add(row(
-                    token,
-                    line,
-                    catalogue,
-                    index < 0 ? null : bill.quote().lines().get(index)));
-        }
-        model.addAttribute("rows", rows);
-        model.addAttribute("bill", bill);
-        model.addAttribute("code", baskets.promoCode(token));
-        model.addAttribute("address", address.of("/basket/" + token));
-        model.addAttribute("anyHeld", !held.isEmpty() || !bill.goods().isEmpty());
-        model.addAttribute("anyExpired", held.size() < lines.size());
+        model.addAttribute("page", pages.page(links, said, changed, Formats.of(model)));
         return "baskets/basket";
-    }
-
-    private Row row(String token, BasketLine line, Catalogue catalogue, Quote.@Nullable QuotedLine quoted) {
-        Offer offer = catalogue.offer(line.offer());
-        Choice choice = Choice.again(offer, line.party(), line.length(), line.units(), line.addOns(), line.place());
-        Choice changing = choice.changing(line.changing(new Links(token)));
-        return new Row(
-                line,
-                offer,
-                line.staff().stream()
-                        .map(catalogue.house()::staff)
-                        .map(Staff::name)
-                        .toList(),
-                line.place() == null ? null : catalogue.house().place(line.place()),
-                Quantities.named(offer.addOns(), line.addOns()),
-                quoted,
-                quoted == null ? baskets.nearest(line) : List.of(),
-                choice.keepAddress(token),
-                quoted == null ? null : panels.chips(changing, token),
-                changing.withDay(catalogue.zone().dateOf(line.time().start())).address(token));
     }
 
     @PostMapping("/basket/{basket}/code")

@@ -1,16 +1,23 @@
 package gastfreund.app.baskets;
 
+import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.languages.Formats;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.Panel;
 import gastfreund.app.openings.PanelService;
 import gastfreund.app.pages.Links;
+import gastfreund.app.pages.Partial;
 import gastfreund.app.strangers.Visitor;
 import gastfreund.app.strangers.VisitorMarks;
 import gastfreund.app.typed.Minor;
 import gastfreund.app.typed.Minute;
 import gastfreund.core.bookings.BookingId;
+import gastfreund.core.offers.Offer;
 import gastfreund.core.orders.Quote;
+import java.time.Clock;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -27,14 +34,32 @@ import org.springframework.web.server.ResponseStatusException;
 @RequestMapping("/basket/{basket}/lines/{line}")
 class BasketLineController {
 
+    /**
+     * What the page of a change shows.
+     *
+     * @param now when it is so far
+     * @param kept how long it is kept; null where that is over
+     * @param gone why what was wanted cannot be had; empty: nothing was
+     * @param address where a time is chosen
+     */
+    public record ChangePage(
+            Offer offer, String now, @Nullable Instant kept, String gone, Panel panel, String address) {}
+
     private final BasketService baskets;
     private final Holds holds;
     private final CatalogueService catalogues;
     private final PanelService panels;
     private final VisitorMarks marks;
+    private final Clock clock;
 
     BasketLineController(
-            BasketService baskets, Holds holds, CatalogueService catalogues, PanelService panels, VisitorMarks marks) {
+            BasketService baskets,
+            Holds holds,
+            CatalogueService catalogues,
+            PanelService panels,
+            VisitorMarks marks,
+            Clock clock) {
+        this.clock = clock;
         this.marks = marks;
         this.baskets = baskets;
         this.holds = holds;
@@ -43,26 +68,31 @@ class BasketLineController {
     }
 
     /** The line's offer with all that can be chosen, as it would be changed. */
+    @Partial("panel")
     @GetMapping("/change")
     String times(
             @PathVariable BookingId line,
             @ModelAttribute Choice.Asked asked,
             @RequestParam(required = false) @Minute Long gone,
             @RequestParam(required = false) String why,
-            @RequestParam(required = false) String fragment,
             @ModelAttribute(name = "links", binding = false) Links links,
             Model model) {
         BasketLine current = line(links, line);
         Choice choice = choice(links, current, asked);
-        model.addAttribute("line", current);
-        model.addAttribute("offer", choice.offer());
-        model.addAttribute("panel", panels.panel(choice, links.basket()));
-        model.addAttribute("keepAddress", choice.keepAddress(links.basket()));
-        if (gone != null) {
-            model.addAttribute("gone", gone);
-            model.addAttribute("goneWhy", Panel.whyGone(why));
-        }
-        return "panel".equals(fragment) ? "baskets/change :: panel" : "baskets/change";
+        Formats f = Formats.of(model);
+        String kind = Panel.whyGone(why);
+        model.addAttribute(
+                "page",
+                new ChangePage(
+                        choice.offer(),
+                        f.dayAndTimes(current.time()),
+                        current.isHeld(clock.instant()) ? current.expires() : null,
+                        gone == null
+                                ? ""
+                                : f.text(kind.equals("taken") ? "change.gone" : "offer.gone." + kind, f.time(gone)),
+                        panels.panel(choice, links.basket()),
+                        choice.keepAddress(links.basket())));
+        return "baskets/change";
     }
 
     @PostMapping("/change")
@@ -85,7 +115,9 @@ class BasketLineController {
     }
 
     private Choice choice(Links links, BasketLine line, Choice.Asked asked) {
-        return Choice.of(catalogues.catalogue().offer(line.offer()), asked).changing(line.changing(links));
+        Catalogue catalogue = catalogues.catalogue();
+        return Choice.of(catalogue.house(), catalogue.offer(line.offer()), asked)
+                .changing(line.changing(links));
     }
 
     @PostMapping("/release")

@@ -1,5 +1,7 @@
 package gastfreund.app.baskets;
 
+import gastfreund.app.languages.Formats;
+import gastfreund.app.pages.Rung;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.core.money.ContainedTax;
@@ -91,5 +93,25 @@ public record Bill(
         List<Later> later = new ArrayList<>();
         byDate.forEach((due, amount) -> later.add(new Later(due, amount)));
         return later;
+    }
+
+    /** What it comes to, from the lines down to what is due and when. */
+    public List<Rung> rungs(Formats f) {
+        List<Rung> rungs = new ArrayList<>();
+        if (quote.discount().isPositive()) {
+            rungs.add(Rung.of(f.text("ladder.subtotal"), f.money(subtotal())));
+            rungs.add(Rung.of(f.text("ladder.discount"), "−" + f.money(quote.discount())));
+        }
+        rungs.add(Rung.of(f.text("ladder.total"), f.money(total()), Rung.Look.TOTAL));
+        taxes.stream()
+                .filter(t -> t.tax().isPositive())
+                .forEach(t -> rungs.add(Rung.of(f.text("ladder.tax", t.rate()), f.money(t.tax()), Rung.Look.SMALL)));
+        entered.stream()
+                .filter(e -> e.money().isPositive())
+                .forEach(e ->
+                        rungs.add(Rung.of(f.text("ladder.voucher", e.prepaid().masked()), "−" + f.money(e.money()))));
+        rungs.add(Rung.of(f.text("ladder.dueNow"), f.money(dueNow()), Rung.Look.DUE_BELOW));
+        later().forEach(l -> rungs.add(Rung.of(f.text("ladder.dueOn", f.shortDay(l.due())), f.money(l.amount()))));
+        return List.copyOf(rungs);
     }
 }

@@ -4,12 +4,17 @@ import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.PrepaidOffer;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Address;
+import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Links;
 import gastfreund.app.typed.Names;
 import gastfreund.app.typed.Written;
 import gastfreund.core.money.Money;
+import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -76,7 +81,7 @@ class GoodsController {
         String first = offer.amounts().isEmpty()
                 ? "free"
                 : Long.toString(offer.amounts().get(0).minor());
-        return show(offer, new Wanted(first, "", "", ""), false, model);
+        return show(offer, new Wanted(first, "", "", ""), null, model);
     }
 
     @PostMapping("/vouchers/{id}/keep")
@@ -89,19 +94,74 @@ class GoodsController {
         PrepaidOffer offer = offer(id);
         Optional<Money> price = wanted.price(offer, f);
         if (price.isEmpty() || !wanted.isNamed()) {
-            model.addAttribute("recipientWrong", !wanted.isNamed());
             return show(offer, wanted, price.isEmpty(), model);
         }
         String basket = baskets.put(links.basket(), offer, price.get(), wanted.recipient(), wanted.greeting());
         return "redirect:" + new Links(basket).basketPage();
     }
 
-    private String show(PrepaidOffer offer, Wanted wanted, boolean wrong, Model model) {
+    /** @param priceWrong whether the amount is; null: nothing was sent */
+    private String show(PrepaidOffer offer, Wanted wanted, @Nullable Boolean priceWrong, Model model) {
+        Formats f = Formats.of(model);
+        Links links = (Links) Objects.requireNonNull(model.getAttribute("links"));
+        boolean wrong = Boolean.TRUE.equals(priceWrong);
         model.addAttribute("shareAs", address.of("/vouchers/" + offer.id()));
-        model.addAttribute("offer", offer);
-        model.addAttribute("wanted", wanted);
-        model.addAttribute("wrong", wrong);
+        model.addAttribute(
+                "page",
+                new PrepaidPage(
+                        offer.title(),
+                        offer.story(),
+                        what(offer, f),
+                        offer.isPass() ? f.money(offer.amounts().get(0)) : "",
+                        offer.isPass() ? null : amount(offer, wanted, wrong, f),
+                        fields(wanted, priceWrong != null, f),
+                        links.with("/vouchers/" + offer.id() + "/keep")));
         return "vouchers/offer";
+    }
+
+    private String what(PrepaidOffer offer, Formats f) {
+        String months = f.text("prepaid.months", offer.months());
+        if (!offer.isPass()) {
+            return f.text("prepaid.voucherFor") + " " + months;
+        }
+        String offers = offer.offers().stream()
+                .map(id -> catalogues.catalogue().offer(id).title())
+                .sorted()
+                .collect(Collectors.joining(", "));
+        return f.text("prepaid.passFor", offer.visits()) + " " + offers + ". " + months;
+    }
+
+    private static PrepaidPage.Amount amount(PrepaidOffer offer, Wanted wanted, boolean wrong, Formats f) {
+        List<Field.Option> options = offer.amounts().stream()
+                .map(a -> Field.Option.of(Long.toString(a.minor()), f.shortMoney(a)))
+                .toList();
+        Money least = offer.least();
+        Money most = offer.most();
+        if (least == null || most == null) {
+            return new PrepaidPage.Amount(
+                    options, wanted.amount(), false, "", wrong ? f.text("prepaid.choose") : "", "");
+        }
+        return new PrepaidPage.Amount(
+                options,
+                wanted.amount(),
+                true,
+                wanted.written(),
+                wrong ? f.text("prepaid.between", f.money(least), f.money(most)) : "",
+                f.text("prepaid.free", f.shortMoney(least), f.shortMoney(most)));
+    }
+
+    private static List<Field> fields(Wanted wanted, boolean sent, Formats f) {
+        String optional = f.text("checkout.optional");
+        return List.of(
+                Field.line("recipient", f.text("prepaid.recipient"), MOST_RECIPIENT)
+                        .aside(optional)
+                        .with("autocomplete", "off")
+                        .value(wanted.recipient())
+                        .wrong(sent && !wanted.isNamed() ? f.text("checkout.name.away") : ""),
+                Field.text("greeting", f.text("prepaid.greeting"), MOST_GREETING)
+                        .aside(optional)
+                        .help(f.text("prepaid.greetingHelp"))
+                        .value(wanted.greeting()));
     }
 
     @PostMapping("/basket/{basket}/goods/{goods}/release")

@@ -6,11 +6,11 @@ import gastfreund.app.bookings.Reserved;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
-import gastfreund.app.openings.Slot;
 import gastfreund.app.secrets.Tokens;
 import gastfreund.app.strangers.Doorkeeper;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.Query;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -87,7 +87,7 @@ class Holds {
         if (entry.isEmpty()) {
             return new Kept.Gone();
         }
-        Answer.Judged option = Slot.cheapest(entry.get());
+        Answer.Judged option = assigned(request, entry.get(), now);
         if (isDearer(option, request)) {
             return new Kept.Dearer();
         }
@@ -146,7 +146,7 @@ class Holds {
         Answer.Judged option = entry.get().open().stream()
                 .filter(o -> o.staff().equals(line.staff()) && request.choice().staff() == null)
                 .findFirst()
-                .orElseGet(() -> Slot.cheapest(entry.get()));
+                .orElseGet(() -> assigned(request, entry.get(), now));
         if (isDearer(option, request)) {
             return new Kept.Dearer();
         }
@@ -194,9 +194,18 @@ class Holds {
     }
 
     private Optional<Answer.Entry> entryAt(KeepRequest request, Instant now) {
-        LocalDate date = catalogues.catalogue().zone().dateOf(request.start());
-        return openings.openings(request.choice().query(date, date, now)).entries().stream()
+        return openings.openings(query(request, now)).entries().stream()
                 .filter(e -> e.time().start() == request.start())
                 .findFirst();
+    }
+
+    private Query query(KeepRequest request, Instant now) {
+        LocalDate date = catalogues.catalogue().zone().dateOf(request.start());
+        return request.choice().query(date, date, now);
+    }
+
+    /** Who serves whoever does not mind. */
+    private Answer.Judged assigned(KeepRequest request, Answer.Entry entry, Instant now) {
+        return openings.assigned(catalogues.catalogue().house(), query(request, now), entry);
     }
 }

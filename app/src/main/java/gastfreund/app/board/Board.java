@@ -36,32 +36,22 @@ public record Board(
     /**
      * A session's block with its shoulders.
      *
-     * @param title the guest's name, or the offer's where several share it; null for a hold in a basket
-     * @param narrow whether there is room for a first word only
-     * @param sessionParty persons in the whole session
+     * @param label what is written on it
+     * @param state what is written below: how full it is, what is paid, how long it is kept
+     * @param said what it says to those who do not see it
      * @param prepX where it is first taken
      * @param resetEnd where it is free again
      */
     public record Block(
             BoardBooking booking,
-            @Nullable String title,
-            boolean narrow,
-            String offer,
-            int sessionParty,
-            int seats,
+            String label,
+            String state,
+            String said,
             int x,
             int width,
             int prepX,
             int resetEnd,
             boolean selected) {
-
-        /** What is written on it: who comes, and how many; null for a hold in a basket. */
-        public @Nullable String label() {
-            if (title == null || seats > 0) {
-                return title;
-            }
-            return narrow ? title.split(" ")[0] : title + ", " + sessionParty;
-        }
 
         public int end() {
             return x + width;

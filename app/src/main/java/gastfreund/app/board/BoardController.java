@@ -4,14 +4,21 @@ import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.orders.Orders;
+import gastfreund.app.pages.Rung;
+import gastfreund.app.pages.SideSheet;
 import gastfreund.core.bookings.BookingId;
+import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,8 +31,10 @@ class BoardController {
     private final BoardService boards;
     private final Orders orders;
     private final OrderRows pages;
+    private final Clock clock;
 
-    BoardController(BoardService boards, Orders orders, OrderRows pages) {
+    BoardController(BoardService boards, Orders orders, OrderRows pages, Clock clock) {
+        this.clock = clock;
         this.boards = boards;
         this.orders = orders;
         this.pages = pages;
@@ -39,40 +48,76 @@ class BoardController {
         LocalDate shown = parse(day)
                 .filter(d -> d.isAfter(today.minusYears(5)) && d.isBefore(today.plusYears(5)))
                 .orElse(today);
-        Board board = boards.board(shown, booking);
-        model.addAttribute("today", today);
-        model.addAttribute("board", board);
-        model.addAttribute("ruler", boards.ruler(shown));
-        model.addAttribute("earlier", shown.minusDays(1));
-        model.addAttribute("later", shown.plusDays(1));
-        if (booking != null) {
-            addSelected(booking, model);
-        }
+        Formats f = Formats.of(model);
+        Board board = boards.board(shown, booking, f);
+        model.addAttribute(
+                "page",
+                new BoardPage(
+                        board,
+                        boards.ruler(shown),
+                        shown.minusDays(1),
+                        shown.plusDays(1),
+                        f.time(clock.instant()),
+                        booking == null || booking.isBlank() ? null : side(booking, board, f)));
         return "board/board";
     }
 
-    private void addSelected(String booking, Model model) {
-        Formats f = Formats.of(model);
-        Optional<Order> order = booking.isBlank() ? Optional.empty() : orders.byBooking(new BookingId(booking));
-        order.ifPresent(found -> {
-            model.addAttribute("order", found);
-            List<OrderRows.Row> rows = pages.rows(found.lines(), f).stream()
-                    .filter(r -> r.line().booking().value().equals(booking))
-                    .toList();
-            model.addAttribute("rows", rows);
-        });
-        Board board = (Board) Objects.requireNonNull(model.getAttribute("board"));
-        board.staff().stream()
-                .flatMap(l -> l.blocks().stream())
-                .map(Board.Block::booking)
+    private @Nullable SideSheet side(String booking, Board board, Formats f) {
+        Optional<BoardBooking> drawn = drawn(booking, board);
+        Optional<Order> order = orders.byBooking(new BookingId(booking));
+        if (order.isPresent()) {
+            return side(order.get(), booking, drawn, f);
+        }
+        return drawn.filter(b -> b.expires() != null)
+                .map(b -> new SideSheet(
+                        "",
+                        f.text("board.kept"),
+                        f.text("board.keptHelp", f.time(Objects.requireNonNull(b.expires()))),
+                        "",
+                        List.of(),
+                        List.of()))
+                .orElse(null);
+    }
+
+    private SideSheet side(Order order, String booking, Optional<BoardBooking> drawn, Formats f) {
+        OrderLine line = order.lineAsked(new BookingId(booking));
+        OrderRows.Row row = pages.rows(List.of(line), f).get(0);
+        List<String> facts = new ArrayList<>();
+        facts.add(f.text("offer.people", line.party()));
+        facts.add(f.duration(line.time().length()));
+        facts.addAll(row.staff());
+        List<Rung> sum = new ArrayList<>();
+        sum.add(Rung.of(f.text("booking.price"), f.money(line.total()), Rung.Look.DUE));
+        drawn.ifPresent(b -> sum.add(Rung.of(f.text("booking.paid"), f.money(b.paid()), Rung.Look.DUE)));
+        if (line.balance().isPositive()) {
+            sum.add(Rung.of(
+                    f.text("ladder.dueOn", f.shortDay(Objects.requireNonNull(line.balanceDue()))),
+                    f.money(line.balance())));
+        }
+        String number = Long.toString(order.number());
+        return new SideSheet(
+                f.text("booking.number", number) + " · " + f.times(line.time()),
+                order.contact().name(),
+                row.title(),
+                String.join(" · ", facts),
+                sum,
+                ways("/desk/orders/" + number, order.contact().mailto(), f));
+    }
+
+    /** @param mail empty where the guest has no address */
+    private static List<SideSheet.Way> ways(String order, String mail, Formats f) {
+        SideSheet.Way open = new SideSheet.Way(order, f.text("board.openOrder"), true);
+        return mail.isEmpty() ? List.of(open) : List.of(open, new SideSheet.Way(mail, f.text("board.write"), false));
+    }
+
+    private static Optional<BoardBooking> drawn(String booking, Board board) {
+        return Stream.concat(
+                        board.staff().stream().flatMap(l -> l.blocks().stream()).map(Board.Block::booking),
+                        board.resources().stream()
+                                .flatMap(r -> r.cells().stream())
+                                .map(Board.Cell::booking))
                 .filter(b -> b.id().equals(booking))
-                .findFirst()
-                .or(() -> board.resources().stream()
-                        .flatMap(r -> r.cells().stream())
-                        .map(Board.Cell::booking)
-                        .filter(b -> b.id().equals(booking))
-                        .findFirst())
-                .ifPresent(b -> model.addAttribute("selected", b));
+                .findFirst();
     }
 
     private static Optional<LocalDate> parse(String day) {

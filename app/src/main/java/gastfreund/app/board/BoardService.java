@@ -2,6 +2,7 @@ package gastfreund.app.board;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.languages.Formats;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.Schedule;
 import gastfreund.core.offers.House;
@@ -56,7 +57,7 @@ class BoardService {
     }
 
     /** @param selected the id of the booking that is selected; null: none */
-    Board board(LocalDate day, @Nullable String selected) {
+    Board board(LocalDate day, @Nullable String selected, Formats f) {
         Catalogue catalogue = catalogues.catalogue();
         House house = catalogue.house();
         Days days = Days.between(catalogue.zone(), day.minusDays(1), day);
@@ -74,7 +75,7 @@ class BoardService {
         for (Staff person : house.staff()) {
             IntervalSet hours =
                     open.getOrDefault(person.hours(), IntervalSet.empty()).within(whole);
-            List<Board.Block> blocks = blocks(person, bookings, catalogue, scale, selected);
+            List<Board.Block> blocks = blocks(person, bookings, catalogue, scale, selected, f);
             staff.add(new Board.StaffLane(person.name(), hours.intervals(), y, scale.ground(hours), blocks));
             y += STAFF_LANE + LANE_GAP;
         }
@@ -132,7 +133,12 @@ class BoardService {
 
     /** The blocks of a person: one for each session, bookings that share it together. */
     private static List<Board.Block> blocks(
-            Staff person, List<BoardBooking> bookings, Catalogue catalogue, Scale scale, @Nullable String selected) {
+            Staff person,
+            List<BoardBooking> bookings,
+            Catalogue catalogue,
+            Scale scale,
+            @Nullable String selected,
+            Formats f) {
         Map<Object, List<BoardBooking>> sessions = new LinkedHashMap<>();
         for (BoardBooking booking : bookings) {
             if (booking.staff().contains(person.id())) {
@@ -151,21 +157,50 @@ class BoardService {
             Interval taken = shown.time().widened(offer.prep(), offer.reset());
             if (scale.shows(taken)) {
                 int x = scale.x(shown.time().start());
+                int width = scale.x(shown.time().end()) - x;
+                int party = session.stream().mapToInt(BoardBooking::party).sum();
+                String title = title(shown, offer, f);
                 blocks.add(new Board.Block(
                         shown,
-                        offer.sharing().shared() ? offer.title() : shown.guest(),
-                        scale.x(shown.time().end()) - x < NARROW,
-                        offer.title(),
-                        session.stream().mapToInt(BoardBooking::party).sum(),
-                        offer.sharing().seats(),
+                        label(shown, offer, title, party, width < NARROW),
+                        state(shown, offer, party, f),
+                        title + ", " + offer.title() + ", " + f.times(shown.time()),
                         x,
-                        scale.x(shown.time().end()) - x,
+                        width,
                         scale.x(taken.start()),
                         scale.x(taken.end()),
                         session.stream().anyMatch(b -> b.id().equals(selected))));
             }
         }
         return blocks;
+    }
+
+    /** The guest's name, or the offer's where several share it. */
+    private static String title(BoardBooking booking, Offer offer, Formats f) {
+        if (offer.sharing().shared()) {
+            return offer.title();
+        }
+        return booking.guest() == null ? f.text("board.kept") : booking.guest();
+    }
+
+    private static String label(BoardBooking booking, Offer offer, String title, int party, boolean narrow) {
+        if (offer.sharing().shared() || booking.guest() == null) {
+            return title;
+        }
+        return narrow ? title.split(" ")[0] : title + ", " + party;
+    }
+
+    private static String state(BoardBooking booking, Offer offer, int party, Formats f) {
+        if (offer.sharing().seats() > 0) {
+            return f.text("board.seats", party, offer.sharing().seats());
+        }
+        if (booking.expires() != null && booking.status() == BookingStatus.HELD) {
+            return f.text("board.keptUntil", f.time(booking.expires()));
+        }
+        if (booking.paid().compareTo(booking.total()) >= 0) {
+            return f.text("board.paid");
+        }
+        return f.text(booking.paid().isPositive() ? "board.deposit" : "board.unpaid");
     }
 
     /** A pooled resource: every unit that a booking takes is a cell in the lowest row that is free for it. */

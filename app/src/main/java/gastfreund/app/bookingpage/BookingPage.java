@@ -13,6 +13,7 @@ import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.orders.OrderStatus;
 import gastfreund.app.orders.Orders;
+import gastfreund.app.pages.Note;
 import gastfreund.app.paying.Balances;
 import gastfreund.app.paying.OrderPayments;
 import gastfreund.app.payments.Gateways;
@@ -25,8 +26,10 @@ import gastfreund.core.openings.Query;
 import gastfreund.core.orders.PaymentState;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -76,9 +79,9 @@ public class BookingPage {
      * Shows an order.
      *
      * @param own whether its guest looks at it, and not the desk
-     * @param unreachable whether the gateway has just not answered
+     * @param said what the address says of what was just done
      */
-    public void show(Order order, boolean own, boolean unreachable, Model model) {
+    public void show(Order order, boolean own, Set<String> said, Model model) {
         Formats f = Formats.of(model);
         List<Payment> all = payments.ofOrder(order.id());
         boolean waits = order.status() == OrderStatus.WAITING;
@@ -91,12 +94,22 @@ public class BookingPage {
         boolean came = all.stream().anyMatch(p -> p.isPaid() || p.state() == PaymentState.REFUNDED);
         boolean asks = !order.standing().isEmpty()
                 && order.standing().stream().allMatch(l -> l.status() == BookingStatus.REQUESTED);
-        model.addAttribute("now", clock.instant());
+        BookingView.Paying pay =
+                paying(order, all, waits && !proving && transfer.isEmpty(), said.contains("unreachable"));
         model.addAttribute(
                 "page",
                 new BookingView(
                         order,
                         own,
+                        notes(said, f),
+                        heading(order, asks, calledOff, transfer.isPresent(), pay, f),
+                        intro(order, asks, pay, f),
+                        order.status() != OrderStatus.LAPSED
+                                ? ""
+                                : f.text(
+                                        calledOff
+                                                ? "booking.calledOff"
+                                                : came && lapsed ? "booking.tooLate" : "booking.lapsedHelp"),
                         pages.rows(order.standing(), f).stream()
                                 .map(row -> line(order, row))
                                 .toList(),
@@ -104,15 +117,56 @@ public class BookingPage {
                         pages.goods(order),
                         asks,
                         proving,
-                        calledOff,
-                        lapsed && came,
                         keptUntil(order),
                         transfer.orElse(null),
                         transfer.map(gateways::accountOf).orElse(null),
-                        paying(order, all, waits && !proving && transfer.isEmpty(), unreachable),
+                        pay,
                         documents.ofOrder(order),
                         lapsed ? nearest(order.lines().get(0)) : List.of(),
                         lapsed ? keepAddress(order.lines().get(0)) : ""));
+    }
+
+    private static List<Note> notes(Set<String> said, Formats f) {
+        List<Note> notes = new ArrayList<>();
+        if (said.contains("cancelled")) {
+            notes.add(Note.done(f.text("booking.cancelled")));
+        }
+        if (said.contains("moved")) {
+            notes.add(Note.done(f.text("booking.moved")));
+        }
+        if (said.contains("changed")) {
+            notes.add(Note.done(f.text("booking.detailsChanged")));
+        }
+        return List.copyOf(notes);
+    }
+
+    private String heading(
+            Order order, boolean asks, boolean calledOff, boolean transfer, BookingView.Paying pay, Formats f) {
+        String name = order.contact().name();
+        return switch (order.status()) {
+            case PLACED -> !order.standing().isEmpty()
+                    ? f.text(asks ? "booking.asked" : "booking.placed", name)
+                    : pages.goods(order).isEmpty() ? f.text("booking.over") : f.text("booking.thanks", name);
+            case WAITING -> pay.odd()
+                    ? f.text("booking.odd")
+                    : transfer
+                            ? f.text("booking.waitingTransfer")
+                            : order.isToBeProven()
+                                    ? f.text("booking.proving", name)
+                                    : f.text(pay.refused() ? "booking.refused" : "booking.waiting");
+            case LAPSED -> f.text(calledOff ? "booking.over" : "booking.lapsed");
+        };
+    }
+
+    private String intro(Order order, boolean asks, BookingView.Paying pay, Formats f) {
+        if (order.status() != OrderStatus.PLACED || order.standing().isEmpty()) {
+            return "";
+        }
+        String email = order.contact().email();
+        if (asks) {
+            return f.text("booking.askedHelp", catalogues.catalogue().answerHours(), email);
+        }
+        return pay.unpaid().isPositive() ? "" : f.text("booking.mailed", email);
     }
 
     private BookingView.Line line(Order order, OrderRows.Row row) {

@@ -1,7 +1,7 @@
 package gastfreund.app.bookingpage;
 
 import gastfreund.app.journal.Actor;
-import gastfreund.app.letters.OrderLetters;
+import gastfreund.app.letters.OrderCalendar;
 import gastfreund.app.orders.OfItsGuest;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderStatus;
@@ -13,6 +13,7 @@ import gastfreund.app.payments.PaymentService;
 import gastfreund.app.storage.DoesMore;
 import gastfreund.app.strangers.Visitor;
 import gastfreund.core.bookings.BookingId;
+import java.util.Map;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
@@ -41,7 +42,7 @@ public class BookingPageController {
     private final OrderPayments paying;
     private final Waiting waiting;
     private final Balances balances;
-    private final OrderLetters letters;
+    private final OrderCalendar calendars;
     private final PaymentService payments;
 
     BookingPageController(
@@ -49,22 +50,22 @@ public class BookingPageController {
             OrderPayments paying,
             Waiting waiting,
             Balances balances,
-            OrderLetters letters,
+            OrderCalendar calendars,
             PaymentService payments) {
         this.page = page;
         this.paying = paying;
         this.waiting = waiting;
         this.balances = balances;
-        this.letters = letters;
+        this.calendars = calendars;
         this.payments = payments;
     }
 
     @GetMapping
     String booking(
             @ModelAttribute(name = "order", binding = false) Order order,
-            @RequestParam(required = false) String unreachable,
+            @RequestParam Map<String, String> said,
             Model model) {
-        page.show(order, true, unreachable != null, model);
+        page.show(order, true, said.keySet(), model);
         return "bookingpage/booking";
     }
 
@@ -120,7 +121,7 @@ public class BookingPageController {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"booking-" + order.number() + ".ics\"")
                 .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
-                .body(letters.calendar(order));
+                .body(calendars.of(order));
     }
 
     private static String page(Order order) {

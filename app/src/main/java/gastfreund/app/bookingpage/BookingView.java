@@ -4,9 +4,12 @@ import gastfreund.app.documents.Document;
 import gastfreund.app.openings.Slot;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderRows;
+import gastfreund.app.orders.OrderStatus;
+import gastfreund.app.pages.Note;
 import gastfreund.app.payments.Gateway;
 import gastfreund.app.payments.GatewayAccount;
 import gastfreund.app.payments.Payment;
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
 import java.time.Instant;
 import java.util.List;
@@ -16,6 +19,9 @@ import org.jspecify.annotations.Nullable;
  * What the page of an order shows.
  *
  * @param own whether its guest looks at it, and not the desk
+ * @param heading how things stand, in a few words
+ * @param intro what happens next; empty: nothing is said
+ * @param over why nothing of it stands any more; empty: something may still
  * @param lines what stands
  * @param lost what does not
  * @param asks whether all of it waits for the house's yes
@@ -28,13 +34,15 @@ import org.jspecify.annotations.Nullable;
 public record BookingView(
         Order order,
         boolean own,
+        List<Note> notes,
+        String heading,
+        String intro,
+        String over,
         List<Line> lines,
         List<OrderRows.Row> lost,
         List<OrderRows.Bought> goods,
         boolean asks,
         boolean proving,
-        boolean calledOff,
-        boolean cameTooLate,
         @Nullable Instant keptUntil,
         @Nullable Payment transfer,
         @Nullable GatewayAccount account,
@@ -48,7 +56,13 @@ public record BookingView(
      *
      * @param payable whether what is left of it can be paid now
      */
-    public record Line(OrderRows.Row row, boolean payable, boolean movable, boolean cancellable) {}
+    public record Line(OrderRows.Row row, boolean payable, boolean movable, boolean cancellable) {
+
+        /** Whether it waits for the house's yes. */
+        public boolean asks() {
+            return row.line().status() == BookingStatus.REQUESTED;
+        }
+    }
 
     /**
      * @param unpaid what is to be paid now
@@ -68,4 +82,38 @@ public record BookingView(
             boolean odd,
             boolean unreachable,
             boolean asking) {}
+
+    public boolean isPlaced() {
+        return order.status() == OrderStatus.PLACED;
+    }
+
+    /** Whether something is to be paid for it now, or came of a try. */
+    public boolean isToBePaid() {
+        return paying.unpaid().isPositive() && order.status() != OrderStatus.LAPSED;
+    }
+
+    /** Whether its guest may give everything back before it is booked. */
+    public boolean canBeCalledOff() {
+        return own && order.status() == OrderStatus.WAITING;
+    }
+
+    /** The ways to pay but for the transfer that is waited for. */
+    public List<Gateway> others() {
+        return paying.ways().stream()
+                .filter(way -> transfer == null || !way.name().equals(transfer.gateway()))
+                .toList();
+    }
+
+    public boolean canChangeDetails() {
+        return own && isPlaced();
+    }
+
+    public boolean hasCalendar() {
+        return canChangeDetails() && !lines.isEmpty() && !asks;
+    }
+
+    /** Whether nobody shall really send the money. */
+    public boolean isPractice() {
+        return account != null && account.mode() == GatewayAccount.Mode.PRACTICE;
+    }
 }

@@ -3,12 +3,15 @@ package gastfreund.app.bookingpage;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.CheckoutRules;
 import gastfreund.app.checkout.CheckoutForm;
+import gastfreund.app.checkout.GuestFields;
 import gastfreund.app.checkout.Questionnaire;
+import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Contact;
 import gastfreund.app.orders.OfItsGuest;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.Orders;
+import gastfreund.app.pages.Note;
 import jakarta.validation.Valid;
 import java.util.HashMap;
 import java.util.List;
@@ -30,6 +33,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/bookings/{token}/details")
 public class DetailsController {
 
+    /**
+     * What the page shows.
+     *
+     * @param booking the address of the guest's page
+     */
+    public record DetailsPage(String booking, List<Note> notes, GuestFields fields) {}
+
     private final Details details;
     private final Orders orders;
     private final CatalogueService catalogues;
@@ -42,9 +52,8 @@ public class DetailsController {
 
     @GetMapping
     String details(@ModelAttribute(name = "order", binding = false) Order order, Model model) {
-        model.addAttribute("contact", order.contact());
-        model.addAttribute("form", CheckoutForm.fresh(catalogues.catalogue().checkout(), answered(order)));
-        return "bookingpage/details";
+        CheckoutForm form = CheckoutForm.fresh(catalogues.catalogue().checkout(), answered(order));
+        return page(order, GuestFields.of(order.contact(), null, form, Formats.of(model)), List.of(), model);
     }
 
     @PostMapping
@@ -59,11 +68,18 @@ public class DetailsController {
                 questionnaire(order, name -> sent.getOrDefault(name, List.of())).checked();
         CheckoutForm.require(rules, contact, errors);
         if (errors.hasErrors() || !questionnaire.isRight()) {
-            model.addAttribute("form", new CheckoutForm(rules, questionnaire, List.of(), true));
-            return "bookingpage/details";
+            Formats f = Formats.of(model);
+            CheckoutForm form = new CheckoutForm(rules, questionnaire, List.of(), true);
+            List<Note> notes = List.of(Note.bad(f.text("checkout.wrong")));
+            return page(order, GuestFields.of(contact, errors, form, f), notes, model);
         }
         details.change(order, contact, questionnaire.answers());
         return "redirect:/bookings/" + order.token() + "?changed";
+    }
+
+    private static String page(Order order, GuestFields fields, List<Note> notes, Model model) {
+        model.addAttribute("page", new DetailsPage("/bookings/" + order.token(), notes, fields));
+        return "bookingpage/details";
     }
 
     private Questionnaire answered(Order order) {

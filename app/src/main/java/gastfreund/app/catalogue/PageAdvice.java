@@ -20,7 +20,7 @@ class PageAdvice {
     @ModelAttribute
     void addHouse(Model model, Locale locale) {
         catalogues.find().ifPresent(catalogue -> {
-            model.addAttribute("catalogue", catalogue);
+            model.addAttribute("texts", catalogue.checkout().texts());
             model.addAttribute("houseName", catalogue.house().name());
             model.addAttribute("f", speech.in(locale, catalogue));
         });

@@ -5,10 +5,15 @@ import gastfreund.app.baskets.BasketService;
 import gastfreund.app.baskets.Bill;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Contact;
 import gastfreund.app.orders.Order;
+import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Links;
+import gastfreund.app.pages.Note;
+import gastfreund.app.pages.Rung;
 import gastfreund.app.paying.OrderPayments;
+import gastfreund.app.payments.Gateway;
 import gastfreund.app.payments.GatewayException;
 import gastfreund.app.strangers.Doorkeeper;
 import gastfreund.app.strangers.Visitor;
@@ -42,8 +47,26 @@ class CheckoutController {
 
     private static final Logger LOG = LoggerFactory.getLogger(CheckoutController.class);
 
-    /** @param freeUntil until when cancelling costs nothing; null where that is over or never was */
-    record Row(BasketLine line, Offer offer, Quote.QuotedLine quoted, @Nullable Instant freeUntil) {}
+    /**
+     * What was sent, and what came of it.
+     *
+     * @param errors what is wrong with the contact; null: nothing was sent
+     * @param way the way to pay that was chosen; null: none
+     * @param seal the one that the page had; empty: a new one is made
+     * @param notes what is said of it
+     */
+    private record Sent(
+            Contact contact,
+            @Nullable BindingResult errors,
+            CheckoutForm form,
+            @Nullable String way,
+            String seal,
+            List<Note> notes) {
+
+        Sent with(String anotherSeal, Note note) {
+            return new Sent(contact, errors, form, way, anotherSeal, List.of(note));
+        }
+    }
 
     private final Placing orders;
     private final OrderPayments paying;
@@ -72,9 +95,9 @@ class CheckoutController {
 
     @GetMapping("/basket/{basket}/checkout")
     String checkout(@ModelAttribute(name = "links", binding = false) Links links, Model model) {
-        model.addAttribute("contact", Contact.empty());
         Questionnaire questionnaire = questionnaire(baskets.lines(known(links)), new LinkedMultiValueMap<>());
-        return page(links, CheckoutForm.fresh(catalogues.catalogue().checkout(), questionnaire), "", model);
+        CheckoutForm form = CheckoutForm.fresh(catalogues.catalogue().checkout(), questionnaire);
+        return page(links, new Sent(Contact.empty(), null, form, null, "", List.of()), model);
     }
 
     @PostMapping("/basket/{basket}/checkout")
@@ -91,20 +114,20 @@ class CheckoutController {
             Visitor visitor,
             Locale locale,
             Model model) {
-        model.addAttribute("chosenWay", way);
         Catalogue catalogue = catalogues.catalogue();
         CheckoutForm form =
                 CheckoutForm.sent(catalogue.checkout(), questionnaire(baskets.lines(known(links)), sent), sent);
         CheckoutForm.require(catalogue.checkout(), contact, errors);
+        Sent attempt = new Sent(contact, errors, form, way, seal, List.of());
+        Formats f = Formats.of(model);
         if (errors.hasErrors() || !form.isRight()) {
-            return page(links, form, seal, model);
+            return page(links, attempt.with(seal, Note.bad(f.text("checkout.wrong"))), model);
         }
         Doorkeeper.Verdict verdict = trap.isEmpty()
                 ? doorkeeper.judge(Doorkeeper.Purpose.CHECKOUT, known(links), seal, proof, doorkeeper.bits())
                 : Doorkeeper.Verdict.SOON;
         if (verdict != Doorkeeper.Verdict.WELCOME) {
-            model.addAttribute("door", verdict);
-            return page(links, form, verdict == Doorkeeper.Verdict.STALE ? "" : seal, model);
+            return page(links, turnedAway(attempt, verdict, f), model);
         }
         OrderRequest request = new OrderRequest(
                 contact,
@@ -121,23 +144,27 @@ class CheckoutController {
                 return done.payment() == null ? page(done.order()) : pay(done.order(), way, visitor);
             }
             if (placed instanceof Placed.Changed) {
-                model.addAttribute("costsChanged", true);
-                return page(links, form, seal, model);
+                return page(links, attempt.with(seal, Note.warn(f.text("checkout.costsChanged"))), model);
             }
             if (placed instanceof Placed.TooManyTransfers) {
-                model.addAttribute("tooManyTransfers", true);
-                return page(links, form, seal, model);
+                return page(links, attempt.with(seal, Note.warn(f.text("checkout.tooManyTransfers"))), model);
             }
             if (placed instanceof Placed.Stale) {
-                model.addAttribute("door", Doorkeeper.Verdict.STALE);
-                return page(links, form, "", model);
+                return page(links, turnedAway(attempt, Doorkeeper.Verdict.STALE, f), model);
             }
             return "redirect:" + links.basketPage() + (placed instanceof Placed.NotToBeHad ? "?lost" : "");
         } catch (GatewayException e) {
             // Nothing was placed: the page says that nothing can be paid just now.
             LOG.warn("an order could not be placed: {}", e.getMessage());
-            return page(links, form, seal, model);
+            return page(links, attempt, model);
         }
+    }
+
+    /** A stale seal is replaced; one that is only too young goes on. */
+    private Sent turnedAway(Sent attempt, Doorkeeper.Verdict verdict, Formats f) {
+        return verdict == Doorkeeper.Verdict.STALE
+                ? attempt.with("", Note.warn(f.text("door.stale")))
+                : attempt.with(attempt.seal(), Note.warn(f.text("door.soon", doorkeeper.pause())));
     }
 
     private Questionnaire questionnaire(List<BasketLine> lines, MultiValueMap<String, String> sent) {
@@ -162,36 +189,106 @@ class CheckoutController {
         return "redirect:/bookings/" + order.token();
     }
 
-    /** @param seal the one that the page had; empty: a new one */
-    private String page(Links links, CheckoutForm form, String seal, Model model) {
-        Catalogue catalogue = catalogues.catalogue();
+    private String page(Links links, Sent sent, Model model) {
         Instant now = clock.instant();
         List<BasketLine> lines = baskets.lines(known(links));
         if (baskets.isEmpty(known(links)) || lines.stream().anyMatch(l -> !l.isHeld(now))) {
             return "redirect:" + links.basketPage();
         }
         Bill bill = baskets.bill(known(links), lines);
-        List<Row> rows = new ArrayList<>();
+        Formats f = Formats.of(model);
+        List<Gateway> ways = bill.dueNow().isZero() ? List.of() : paying.ways(lines, bill);
+        List<Offer> offers =
+                lines.stream().map(l -> catalogues.catalogue().offer(l.offer())).toList();
+        boolean asks = !offers.isEmpty() && offers.stream().allMatch(o -> o.confirm() == Offer.Confirm.BY_HAND);
+        model.addAttribute(
+                "page",
+                new CheckoutPage(
+                        sent.notes(),
+                        GuestFields.of(sent.contact(), sent.errors(), sent.form(), f),
+                        terms(lines, offers, now, f),
+                        ways.size() > 1 ? wayField(ways, sent.way(), f) : null,
+                        bill.dueNow().isPositive() && ways.isEmpty(),
+                        sent.seal().isEmpty()
+                                ? doorkeeper.seal(Doorkeeper.Purpose.CHECKOUT, known(links))
+                                : sent.seal(),
+                        doorkeeper.bits(),
+                        bill.mark(),
+                        go(bill, asks, lines.isEmpty(), f),
+                        help(bill, asks, f),
+                        rows(lines, offers, bill, f),
+                        bill.goods().stream()
+                                .map(g -> Rung.of(g.title(), f.money(g.price())))
+                                .toList(),
+                        bill.rungs(f)));
+        return "checkout/checkout";
+    }
+
+    private static List<CheckoutPage.Term> terms(List<BasketLine> lines, List<Offer> offers, Instant now, Formats f) {
+        List<CheckoutPage.Term> terms = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
-            Offer offer = catalogue.offer(lines.get(i).offer());
-            Instant free = offer.terms()
+            String words = offers.get(i)
+                    .terms()
                     .freeUntil(lines.get(i).time().startInstant())
                     .filter(now::isBefore)
-                    .orElse(null);
-            rows.add(new Row(lines.get(i), offer, bill.quote().lines().get(i), free));
+                    .map(until -> f.text("checkout.freeUntil", f.moment(until)))
+                    .orElseGet(() -> f.text("checkout.notFree"));
+            terms.add(new CheckoutPage.Term(offers.get(i).title(), words));
         }
-        model.addAttribute("rows", rows);
-        model.addAttribute("bill", bill);
-        model.addAttribute("ways", bill.dueNow().isZero() ? List.of() : paying.ways(lines, bill));
-        model.addAttribute("form", form);
-        model.addAttribute("seal", seal.isEmpty() ? doorkeeper.seal(Doorkeeper.Purpose.CHECKOUT, known(links)) : seal);
-        model.addAttribute("bits", doorkeeper.bits());
-        model.addAttribute("pause", doorkeeper.pause());
-        model.addAttribute(
-                "proves", catalogue.checkout().confirmByMail() && bill.due().isZero());
-        model.addAttribute(
-                "asks", !rows.isEmpty() && rows.stream().allMatch(r -> r.offer().confirm() == Offer.Confirm.BY_HAND));
-        return "checkout/checkout";
+        return terms;
+    }
+
+    /** @param chosen null: the first is proposed */
+    private static Field wayField(List<Gateway> ways, @Nullable String chosen, Formats f) {
+        List<Field.Option> options = ways.stream()
+                .map(way -> new Field.Option(
+                        way.name(),
+                        capital(f.text("gateway." + way.name()), f),
+                        way.authorises()
+                                ? ""
+                                : f.text("checkout.transferHelp", way.account().key("days"))))
+                .toList();
+        return Field.choice("way", f.text("checkout.way"), options)
+                .value(chosen == null ? ways.get(0).name() : chosen);
+    }
+
+    private static String capital(String words, Formats f) {
+        return words.substring(0, 1).toUpperCase(f.locale()) + words.substring(1);
+    }
+
+    private static String go(Bill bill, boolean asks, boolean onlyGoods, Formats f) {
+        if (bill.dueNow().isPositive()) {
+            String pays = asks ? "checkout.askAndPay" : onlyGoods ? "checkout.buyAndPay" : "checkout.bookAndPay";
+            return f.text(pays, f.money(bill.dueNow()));
+        }
+        return f.text(asks ? "checkout.ask" : onlyGoods ? "checkout.buy" : "checkout.book");
+    }
+
+    private List<String> help(Bill bill, boolean asks, Formats f) {
+        List<String> help = new ArrayList<>();
+        if (catalogues.catalogue().checkout().confirmByMail() && bill.due().isZero()) {
+            help.add(f.text("checkout.provesHelp"));
+        }
+        if (bill.dueNow().isPositive()) {
+            help.add(f.text(asks ? "checkout.askHelp" : "checkout.payHelp"));
+        }
+        return help;
+    }
+
+    private static List<CheckoutPage.Row> rows(List<BasketLine> lines, List<Offer> offers, Bill bill, Formats f) {
+        List<CheckoutPage.Row> rows = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            BasketLine line = lines.get(i);
+            Quote.QuotedLine quoted = bill.quote().lines().get(i);
+            rows.add(new CheckoutPage.Row(
+                    offers.get(i).title(),
+                    f.dayAndTimes(line.time()),
+                    f.text("offer.people", line.party()),
+                    line.expires(),
+                    f.money(quoted.total()),
+                    quoted.covered().isPositive()));
+        }
+        return rows;
     }
 
     private static String known(Links links) {

@@ -4,6 +4,7 @@ import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.OfItsGuest;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderRows;
+import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -23,6 +24,13 @@ import org.springframework.web.server.ResponseStatusException;
 @RequestMapping("/bookings/{token}/prove")
 public class ProofController {
 
+    /**
+     * What the page shows.
+     *
+     * @param booking the address of the guest's page
+     */
+    public record ProvePage(String booking, String key, List<OrderRows.Row> rows) {}
+
     private final Proofs proofs;
     private final OrderRows pages;
 
@@ -40,8 +48,8 @@ public class ProofController {
         if (!order.isToBeProven()) {
             return "redirect:/bookings/" + order.token();
         }
-        model.addAttribute("key", key);
-        model.addAttribute("rows", pages.rows(order.lines(), Formats.of(model)));
+        String booking = "/bookings/" + order.token();
+        model.addAttribute("page", new ProvePage(booking, key, pages.rows(order.lines(), Formats.of(model))));
         return "checkout/prove";
     }
 

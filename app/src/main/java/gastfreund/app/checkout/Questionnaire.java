@@ -14,8 +14,11 @@ import java.util.function.Function;
 /** The questions that some bookings ask, with what was answered. */
 public final class Questionnaire {
 
-    private static final int MOST_TEXT = 200;
-    private static final int MOST_LONG = 2000;
+    static final int MOST_TEXT = 200;
+    static final int MOST_LONG = 2000;
+
+    /** What a tick is kept as. */
+    static final String TICKED = "✓";
 
     /** A booking that asks. */
     public record Subject(BookingId booking, OfferId offer, int party, Interval time) {}

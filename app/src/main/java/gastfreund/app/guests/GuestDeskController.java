@@ -1,10 +1,16 @@
 package gastfreund.app.guests;
 
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.catalogue.KeepRules;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.journal.Actor;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Note;
 import gastfreund.app.typed.Written;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -32,25 +38,52 @@ class GuestDeskController {
         this.catalogues = catalogues;
     }
 
+    /**
+     * What the page shows.
+     *
+     * @param kept how long guests' data are kept, in words
+     * @param found null where nobody was looked for
+     */
+    public record GuestsPage(List<Note> notes, String kept, Field search, @Nullable Found found) {}
+
+    /**
+     * What there is of somebody.
+     *
+     * @param orders how many, in words
+     * @param any whether there are any
+     */
+    public record Found(String email, boolean any, String orders, List<Note> notes) {}
+
     @Needs(Right.GUEST_DATA)
     @GetMapping
-    String page(Model model) {
-        model.addAttribute("keeping", catalogues.catalogue().keeping());
-        return "guests/guests";
+    String page(@RequestParam(required = false) @Nullable String said, Model model) {
+        Formats f = Formats.of(model);
+        return show(Note.said(said, f.words()).stream().toList(), "", null, model);
     }
 
     /** The address travels in the form's body: addresses of pages stand in logs and histories. */
     @Needs(Right.GUEST_DATA)
     @PostMapping
     String find(@RequestParam(defaultValue = "") String email, Model model) {
-        return found(Written.line(email, MOST_EMAIL), false, model);
+        return found(Written.line(email, MOST_EMAIL), List.of(), model);
     }
 
-    private String found(String email, boolean notYet, Model model) {
-        model.addAttribute("email", email);
-        model.addAttribute("count", guests.countOrders(email));
-        model.addAttribute("notYet", notYet);
-        return page(model);
+    private String found(String email, List<Note> notes, Model model) {
+        int count = guests.countOrders(email);
+        Found found = new Found(email, count > 0, Formats.of(model).text("guests.orders", count), notes);
+        return show(List.of(), email, found, model);
+    }
+
+    private String show(List<Note> notes, String email, @Nullable Found found, Model model) {
+        Formats f = Formats.of(model);
+        KeepRules keeping = catalogues.catalogue().keeping();
+        String kept = f.text("guests.kept", keeping.guestMonths(), keeping.documentYears());
+        Field search = Field.email("email", f.text("checkout.email"))
+                .with("autocomplete", "off")
+                .required()
+                .value(email);
+        model.addAttribute("page", new GuestsPage(notes, kept, search, found));
+        return "guests/guests";
     }
 
     @Needs(Right.GUEST_DATA)
@@ -70,6 +103,9 @@ class GuestDeskController {
     @PostMapping("/forget")
     String forget(@RequestParam(defaultValue = "") String email, Actor host, Model model) {
         String guest = Written.line(email, MOST_EMAIL);
-        return guests.forget(guest, host) ? "redirect:/desk/guests?said=forgotten" : found(guest, true, model);
+        if (guests.forget(guest, host)) {
+            return "redirect:/desk/guests?said=forgotten";
+        }
+        return found(guest, List.of(Note.bad(Formats.of(model).text("guests.notYet"))), model);
     }
 }

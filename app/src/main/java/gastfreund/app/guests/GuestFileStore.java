@@ -45,7 +45,7 @@ class GuestFileStore {
         PARTS.put(
                 "letters",
                 """
-                SELECT kind, recipient, subject, text_part AS text, created_at, sent_at FROM outbox
+                SELECT kind, recipient, facts, subject, text_part AS text, created_at, sent_at FROM outbox
                 WHERE order_id = ? AND recipient NOT IN (SELECT email FROM hosts) ORDER BY created_at
                 """);
         PARTS.put(

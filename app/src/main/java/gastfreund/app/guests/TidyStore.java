@@ -37,7 +37,10 @@ class TidyStore {
 
     void emptyLetters(Instant before) {
         jdbc.sql(
-                        "UPDATE outbox SET text_part = '', html_part = '', calendar = NULL WHERE sent_at < ? AND text_part <> ''")
+                        """
+                        UPDATE outbox SET facts = '', text_part = '', html_part = '', calendar = NULL
+                        WHERE sent_at < ? AND (facts <> '' OR text_part <> '')
+                        """)
                 .param(before.getEpochSecond())
                 .update();
     }

@@ -1,10 +1,18 @@
 package gastfreund.app.hosts;
 
+import gastfreund.app.languages.Formats;
+import gastfreund.app.languages.Languages;
+import gastfreund.app.languages.Words;
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Note;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.MessageSource;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -25,19 +33,77 @@ class AccountController {
     private final Passwords passwords;
     private final SignInJournal journal;
     private final Clock clock;
+    private final MessageSource messages;
     private final HttpSessionSecurityContextRepository sessions = new HttpSessionSecurityContextRepository();
 
-    AccountController(HostService hosts, Passwords passwords, SignInJournal journal, Clock clock) {
+    AccountController(
+            HostService hosts, Passwords passwords, SignInJournal journal, Clock clock, MessageSource messages) {
+        this.messages = messages;
         this.hosts = hosts;
         this.passwords = passwords;
         this.journal = journal;
         this.clock = clock;
     }
 
+    /**
+     * What the page shows.
+     *
+     * @param role what the host is here
+     * @param seesSignIns whether the host may see who signed in
+     */
+    public record AccountPage(
+            List<Note> notes,
+            String name,
+            String email,
+            String role,
+            List<Field> password,
+            Field language,
+            boolean seesSignIns) {}
+
+    /** @param address where it came from */
+    public record SignInRow(String when, String who, String what, boolean failed, String address) {}
+
     @Needs(Right.OWN_ACCOUNT)
     @GetMapping("/desk/account")
-    String account(Host host, Model model) {
-        model.addAttribute("host", host);
+    String account(Host host, @RequestParam(required = false) @Nullable String said, Locale locale, Model model) {
+        Words words = words(locale);
+        return show(host, Note.said(said, words).stream().toList(), "", "", words, model);
+    }
+
+    private static List<Field.Option> languages() {
+        return Languages.all().stream()
+                .map(l -> Field.Option.of(l.getLanguage(), l.getDisplayLanguage(l)))
+                .toList();
+    }
+
+    private Words words(Locale locale) {
+        return new Words(messages, Languages.spoken(locale));
+    }
+
+    /**
+     * @param old what is wrong with the old password; empty: nothing
+     * @param fresh what is wrong with the new one; empty: nothing
+     */
+    private static String show(Host host, List<Note> notes, String old, String fresh, Words words, Model model) {
+        Field oldOne = Field.password("old", words.text("account.old"), Passwords.MOST)
+                .with("autocomplete", "current-password")
+                .wrong(old);
+        Field freshOne = Field.password("fresh", words.text("account.fresh"), Passwords.MOST)
+                .with("autocomplete", "new-password")
+                .help(words.text("account.freshHelp"))
+                .wrong(fresh);
+        Field language = Field.select("language", words.text("account.languageOf"), languages())
+                .value(host.language().getLanguage());
+        model.addAttribute(
+                "page",
+                new AccountPage(
+                        notes,
+                        host.name(),
+                        host.email(),
+                        words.text("role." + host.role().code()),
+                        List.of(oldOne, freshOne),
+                        language,
+                        host.may(Right.SIGN_INS)));
         return "hosts/account";
     }
 
@@ -47,20 +113,20 @@ class AccountController {
             Host host,
             @RequestParam(defaultValue = "") String old,
             @RequestParam(defaultValue = "") String fresh,
+            Locale locale,
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
+        Words words = words(locale);
         String problem = passwords.problem(fresh, host.email(), host.name());
         if (!problem.isEmpty()) {
-            model.addAttribute("freshProblem", problem);
-            return account(host, model);
+            return show(host, List.of(), "", words.text(problem), words, model);
         }
         Optional<Host> changed =
                 old.length() > Passwords.MOST ? Optional.empty() : hosts.changePassword(host, old, fresh);
         if (changed.isEmpty()) {
             journal.note(host.email(), SignIn.What.FAILED, request.getRemoteAddr());
-            model.addAttribute("oldProblem", "password.old.wrong");
-            return account(host, model);
+            return show(host, List.of(), words.text("password.old.wrong"), "", words, model);
         }
         goOnAs(changed.get(), request, response);
         journal.note(host.email(), SignIn.What.PASSWORD, request.getRemoteAddr());
@@ -97,7 +163,17 @@ class AccountController {
     @Needs(Right.SIGN_INS)
     @GetMapping("/desk/sign-ins")
     String signIns(Model model) {
-        model.addAttribute("signIns", hosts.signIns(MOST));
+        Formats f = Formats.of(model);
+        model.addAttribute(
+                "page",
+                hosts.signIns(MOST).stream()
+                        .map(one -> new SignInRow(
+                                f.moment(one.at()),
+                                one.host().isEmpty() ? f.text("signIns.unknown") : one.host(),
+                                f.text("signIns." + one.what().code()),
+                                one.what() == SignIn.What.FAILED,
+                                one.address()))
+                        .toList());
         return "hosts/sign-ins";
     }
 }

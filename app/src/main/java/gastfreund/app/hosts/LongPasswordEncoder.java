@@ -11,7 +11,12 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 /** BCrypt over a hash of the password: BCrypt alone looks at 72 bytes only, and people may write longer sentences. */
 final class LongPasswordEncoder implements PasswordEncoder {
 
-    private final BCryptPasswordEncoder bcrypt = new BCryptPasswordEncoder();
+    private final BCryptPasswordEncoder bcrypt;
+
+    /** @param cost the binary logarithm of BCrypt's rounds */
+    LongPasswordEncoder(int cost) {
+        bcrypt = new BCryptPasswordEncoder(cost);
+    }
 
     @Override
     public @Nullable String encode(@Nullable CharSequence password) {

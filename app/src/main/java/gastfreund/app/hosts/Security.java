@@ -36,10 +36,14 @@ class Security {
 
     /** The way in which a password is kept stands before its hash, so that a better one can follow. */
     @Bean
-    static PasswordEncoder passwordEncoder() {
+    static PasswordEncoder passwordEncoder(SignInSettings settings) {
         return new DelegatingPasswordEncoder(
                 "bcrypt-sha256",
-                Map.of("bcrypt-sha256", new LongPasswordEncoder(), "bcrypt", new BCryptPasswordEncoder()));
+                Map.of(
+                        "bcrypt-sha256",
+                        new LongPasswordEncoder(settings.passwordCost()),
+                        "bcrypt",
+                        new BCryptPasswordEncoder()));
     }
 
     @Bean

@@ -40,7 +40,7 @@ public final class Formats {
 
     private record DatePattern(String pattern, Locale locale) {}
 
-    private final MessageSource messages;
+    private final Words words;
     private final Locale locale;
     private final HouseZone zone;
     private final Currency currency;
@@ -49,7 +49,7 @@ public final class Formats {
 
     /** @param locale one of {@link Languages} */
     public Formats(MessageSource messages, Locale locale, HouseZone zone, Currency currency) {
-        this.messages = messages;
+        this.words = new Words(messages, locale);
         this.locale = locale;
         this.zone = zone;
         this.currency = currency;
@@ -73,8 +73,12 @@ public final class Formats {
         return zone;
     }
 
+    public Words words() {
+        return words;
+    }
+
     public String text(String key, Object... arguments) {
-        return messages.getMessage(key, arguments, locale);
+        return words.text(key, arguments);
     }
 
     /** {@code 26.00 €}: the amount as the language writes numbers, then the sign, in every language alike. */

@@ -13,6 +13,10 @@ public class Languages {
 
     private static final List<Locale> SPOKEN = List.of(Locale.ENGLISH, Locale.GERMAN);
 
+    public static List<Locale> all() {
+        return SPOKEN;
+    }
+
     /** The language that is spoken with somebody who would like to hear another. */
     public static Locale spoken(Locale wanted) {
         return SPOKEN.stream()

@@ -1,19 +1,15 @@
 package gastfreund.app.messages;
 
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A message to be sent.
+ * A letter that is to be sent, before it is written: what it says is decided where it is caused, how it is said when it
+ * goes out.
  *
  * @param order what it is about; null where it is about none
  * @param kind what it is, as {@code confirmation}
- * @param calendar an iCalendar file to go with it; null: none
+ * @param language in which it is to be written
+ * @param facts what it says, as JSON in the form of whoever writes it
  */
-public record Letter(
-        @Nullable Long order,
-        String kind,
-        String recipient,
-        String subject,
-        String text,
-        String html,
-        @Nullable String calendar) {}
+public record Letter(@Nullable Long order, String kind, String recipient, Locale language, String facts) {}

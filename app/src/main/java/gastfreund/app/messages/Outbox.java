@@ -27,6 +27,7 @@ public class Outbox {
 
     private final OutboxStore store;
     private final JavaMailSender mail;
+    private final LetterWriting writing;
     private final MailSettings mailed;
     private final Address address;
     private final Rounds rounds;
@@ -38,6 +39,7 @@ public class Outbox {
     Outbox(
             OutboxStore store,
             JavaMailSender mail,
+            LetterWriting writing,
             MailSettings mailed,
             Address address,
             Rounds rounds,
@@ -46,6 +48,7 @@ public class Outbox {
             Clock clock) {
         this.store = store;
         this.mail = mail;
+        this.writing = writing;
         this.mailed = mailed;
         this.address = address;
         this.rounds = rounds;
@@ -102,26 +105,36 @@ public class Outbox {
     }
 
     private void send(OutboxStore.Waiting waiting) {
+        Written written = waiting.written() == null ? writing.write(waiting.letter()) : completed(waiting.written());
         try {
-            mail.send(message(waiting));
+            mail.send(message(waiting, written));
         } catch (MessagingException e) {
             throw new IllegalStateException("the letter cannot be written as a mail", e);
         }
-        transaction.executeWithoutResult(status -> store.sent(waiting.id(), clock.instant()));
+        transaction.executeWithoutResult(status -> store.sent(waiting.id(), written, clock.instant()));
     }
 
-    private MimeMessage message(OutboxStore.Waiting waiting) throws MessagingException {
-        Letter letter = waiting.letter();
+    /** What was written before the address was known. */
+    private Written completed(Written written) {
+        String calendar = written.calendar();
+        return new Written(
+                written.subject(),
+                address.completed(written.text()),
+                address.completed(written.html()),
+                calendar == null ? null : address.completed(calendar));
+    }
+
+    private MimeMessage message(OutboxStore.Waiting waiting, Written written) throws MessagingException {
         MimeMessage message = new Identified(mail.createMimeMessage(), waiting.id(), mailed.mailFrom());
         MimeMessageHelper helper = new MimeMessageHelper(message, true, StandardCharsets.UTF_8.name());
         helper.setFrom(mailed.mailFrom());
-        helper.setTo(letter.recipient());
-        helper.setSubject(letter.subject());
-        helper.setText(address.completed(letter.text()), address.completed(letter.html()));
-        if (letter.calendar() != null) {
+        helper.setTo(waiting.letter().recipient());
+        helper.setSubject(written.subject());
+        helper.setText(written.text(), written.html());
+        if (written.calendar() != null) {
             helper.addAttachment(
                     "booking.ics",
-                    new ByteArrayResource(address.completed(letter.calendar()).getBytes(StandardCharsets.UTF_8)),
+                    new ByteArrayResource(written.calendar().getBytes(StandardCharsets.UTF_8)),
                     "text/calendar; charset=UTF-8; method=PUBLISH");
         }
         return message;

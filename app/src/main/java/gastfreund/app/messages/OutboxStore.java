@@ -2,9 +2,13 @@ package gastfreund.app.messages;
 
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.WorkStore;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -15,8 +19,12 @@ class OutboxStore {
     /** Letters that wait for another day were written some days before. */
     private static final long LOOK_BACK = 30L * 24 * 60 * 60;
 
-    /** A message that waits. */
-    record Waiting(String id, Letter letter) {}
+    /**
+     * A letter that waits.
+     *
+     * @param written what was written in an earlier version of the application; null: it is written when it goes out
+     */
+    record Waiting(String id, Letter letter, @Nullable Written written) {}
 
     private final JdbcClient jdbc;
 
@@ -28,19 +36,17 @@ class OutboxStore {
     void insert(String id, Letter letter, Instant now, Instant notBefore) {
         jdbc.sql(
                         """
-                        INSERT INTO outbox (id, order_id, kind, recipient, subject, text_part, html_part, calendar,
+                        INSERT INTO outbox (id, order_id, kind, recipient, language, facts, subject, text_part, html_part,
                                             created_at, not_before)
-                        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+                        VALUES (?, ?, ?, ?, ?, ?, '', '', '', ?, ?)
                         """)
                 .params(Arrays.asList(
                         id,
                         letter.order(),
                         letter.kind(),
                         letter.recipient(),
-                        letter.subject(),
-                        letter.text(),
-                        letter.html(),
-                        letter.calendar(),
+                        letter.language().toLanguageTag(),
+                        letter.facts(),
                         now.getEpochSecond(),
                         notBefore.getEpochSecond()))
                 .update();
@@ -64,22 +70,39 @@ class OutboxStore {
         return jdbc.sql("SELECT * FROM outbox WHERE sent_at IS NULL AND not_before <= :now AND "
                         + WorkStore.isReady(Kind.LETTER, "id") + " ORDER BY not_before LIMIT 50")
                 .param("now", now.getEpochSecond())
-                .query((row, n) -> new Waiting(
-                        row.getString("id"),
-                        new Letter(
-                                row.getLong("order_id"),
-                                row.getString("kind"),
-                                row.getString("recipient"),
-                                row.getString("subject"),
-                                row.getString("text_part"),
-                                row.getString("html_part"),
-                                row.getString("calendar"))))
+                .query((row, n) -> new Waiting(row.getString("id"), letter(row), written(row)))
                 .list();
     }
 
-    void sent(String id, Instant now) {
-        jdbc.sql("UPDATE outbox SET sent_at = ? WHERE id = ?")
-                .params(now.getEpochSecond(), id)
+    private static Letter letter(ResultSet row) throws SQLException {
+        return new Letter(
+                row.getObject("order_id") == null ? null : row.getLong("order_id"),
+                row.getString("kind"),
+                row.getString("recipient"),
+                Locale.forLanguageTag(row.getString("language")),
+                row.getString("facts"));
+    }
+
+    private static @Nullable Written written(ResultSet row) throws SQLException {
+        return row.getString("facts").isEmpty()
+                ? new Written(
+                        row.getString("subject"),
+                        row.getString("text_part"),
+                        row.getString("html_part"),
+                        row.getString("calendar"))
+                : null;
+    }
+
+    /** Keeps a letter as it was sent. */
+    void sent(String id, Written written, Instant now) {
+        jdbc.sql("UPDATE outbox SET sent_at = ?, subject = ?, text_part = ?, html_part = ?, calendar = ? WHERE id = ?")
+                .params(Arrays.asList(
+                        now.getEpochSecond(),
+                        written.subject(),
+                        written.text(),
+                        written.html(),
+                        written.calendar(),
+                        id))
                 .update();
     }
 }

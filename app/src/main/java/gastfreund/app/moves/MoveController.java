@@ -2,6 +2,7 @@ package gastfreund.app.moves;
 
 import gastfreund.app.orders.OfItsGuest;
 import gastfreund.app.orders.Order;
+import gastfreund.app.pages.Partial;
 import gastfreund.app.typed.Minor;
 import gastfreund.app.typed.Minute;
 import gastfreund.core.bookings.BookingId;
@@ -28,15 +29,16 @@ class MoveController {
         this.pages = pages;
     }
 
+    @Partial("panel")
     @GetMapping
     String times(
             @ModelAttribute(name = "order", binding = false) Order order,
             @PathVariable BookingId booking,
             @RequestParam(required = false) @Nullable String day,
             @RequestParam(required = false) @Nullable String from,
-            @RequestParam(required = false) @Nullable String fragment,
+            @RequestParam(required = false) @Nullable String gone,
             Model model) {
-        return pages.times(MovePages.Side.ofGuest(order, booking), day, from, fragment, model);
+        return pages.times(MovePages.Side.ofGuest(order, booking), day, from, gone != null, model);
     }
 
     @GetMapping("/to")

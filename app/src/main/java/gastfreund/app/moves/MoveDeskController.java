@@ -4,6 +4,7 @@ import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.orders.Orders;
+import gastfreund.app.pages.Partial;
 import gastfreund.app.typed.Minor;
 import gastfreund.app.typed.Minute;
 import gastfreund.core.bookings.BookingId;
@@ -32,15 +33,16 @@ class MoveDeskController {
     }
 
     @Needs(Right.MOVE)
+    @Partial("panel")
     @GetMapping
     String times(
             @PathVariable long number,
             @PathVariable BookingId booking,
             @RequestParam(required = false) @Nullable String day,
             @RequestParam(required = false) @Nullable String from,
-            @RequestParam(required = false) @Nullable String fragment,
+            @RequestParam(required = false) @Nullable String gone,
             Model model) {
-        return pages.times(side(number, booking), day, from, fragment, model);
+        return pages.times(side(number, booking), day, from, gone != null, model);
     }
 
     @Needs(Right.MOVE)

@@ -10,9 +10,13 @@ import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.orders.Outcome;
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Note;
+import gastfreund.app.pages.Rung;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.offers.Offer;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -55,16 +59,27 @@ class MovePages {
     }
 
     /** What the page with the days shows. */
-    public record Times(Side side, OrderRows.Row row, Offer offer, Panel panel) {}
+    public record Times(
+            Side side, List<Note> notes, String heading, String help, OrderRows.Row row, Offer offer, Panel panel) {}
 
     /**
      * What the page with the new time shows.
      *
-     * @param asksForPrice whether whoever moves may leave the price as it was
-     * @param pricesStay whether it stays, since they may not lower it
+     * @param sum what it cost, costs then, and what comes back or is added
+     * @param terms what is kept if it is cancelled later
+     * @param fields of the decision
+     * @param go what the button says
      */
     public record Change(
-            Side side, OrderRows.Row row, Moves.Proposal proposal, boolean asksForPrice, boolean pricesStay) {}
+            Side side,
+            String title,
+            String before,
+            String after,
+            List<Rung> sum,
+            List<String> terms,
+            List<Note> notes,
+            List<Field> fields,
+            String go) {}
 
     private final OrderRows rows;
     private final Moves moves;
@@ -77,7 +92,7 @@ class MovePages {
     }
 
     /** The ribbon of days around a booking. */
-    String times(Side side, @Nullable String day, @Nullable String from, @Nullable String fragment, Model model) {
+    String times(Side side, @Nullable String day, @Nullable String from, boolean gone, Model model) {
         OrderLine line = side.line();
         Optional<Choice> choice =
                 moves.mayMove(line, side.by()) ? moves.choice(side.order(), line, side.by()) : Optional.empty();
@@ -85,8 +100,18 @@ class MovePages {
             return side.after("changed");
         }
         Choice shown = choice.get().shown(day == null ? moves.dateOf(line).toString() : day, from);
-        model.addAttribute("page", new Times(side, row(line, model), shown.offer(), panels.panel(shown, null)));
-        return "panel".equals(fragment) ? "moves/times :: panel" : "moves/times";
+        Formats f = Formats.of(model);
+        model.addAttribute(
+                "page",
+                new Times(
+                        side,
+                        gone ? List.of(Note.warn(f.text("move.gone"))) : List.of(),
+                        side.atDesk() ? side.order().contact().name() : f.text("move.title"),
+                        f.text(side.atDesk() ? "move.deskHelp" : "move.help"),
+                        row(line, model),
+                        shown.offer(),
+                        panels.panel(shown, null)));
+        return "moves/times";
     }
 
     /**
@@ -105,8 +130,70 @@ class MovePages {
         Moves.Proposal proposal = found.get();
         boolean stays = host != null && mayNotLower(host, line, proposal.total().minor());
         boolean asks = host != null && !stays && !proposal.total().equals(line.total());
-        model.addAttribute("page", new Change(side, row(line, model), proposal, asks, stays));
+        model.addAttribute("page", change(side, row(line, model), proposal, asks, stays, Formats.of(model)));
         return "moves/change";
+    }
+
+    /**
+     * @param asks whether whoever moves may leave the price as it was
+     * @param stays whether it stays, since they may not lower it
+     */
+    private static Change change(
+            Side side, OrderRows.Row row, Moves.Proposal proposal, boolean asks, boolean stays, Formats f) {
+        OrderLine line = row.line();
+        List<Field> fields = new ArrayList<>();
+        fields.add(Field.hidden("start", Long.toString(proposal.time().start())));
+        fields.add(Field.hidden("total", Long.toString(proposal.total().minor())));
+        if (asks) {
+            fields.add(Field.tick("keepPrice", f.text("move.keepPrice", f.money(line.total())), false)
+                    .id("keep-price"));
+        }
+        if (side.atDesk()) {
+            fields.add(Field.tick("tell", f.text("desk.tell"), true));
+        }
+        return new Change(
+                side,
+                row.title(),
+                f.dayAndTimes(line.time()),
+                f.dayAndTimes(proposal.time()),
+                sum(line, proposal, f),
+                terms(line, proposal, f),
+                stays ? List.of(Note.done(f.text("move.pricesStay", f.money(line.total())))) : List.of(),
+                List.copyOf(fields),
+                go(side, proposal, f));
+    }
+
+    private static List<Rung> sum(OrderLine line, Moves.Proposal proposal, Formats f) {
+        List<Rung> sum = new ArrayList<>();
+        sum.add(Rung.of(f.text("move.before"), f.money(line.total())));
+        sum.add(Rung.of(f.text("move.after"), f.money(proposal.total())));
+        if (proposal.back().isPositive()) {
+            sum.add(Rung.of(f.text("cancel.back"), f.money(proposal.back()), Rung.Look.TOTAL));
+        }
+        if (proposal.more().isPositive()) {
+            sum.add(Rung.of(f.text("move.more"), f.money(proposal.more()), Rung.Look.TOTAL));
+        }
+        return List.copyOf(sum);
+    }
+
+    private static List<String> terms(OrderLine line, Moves.Proposal proposal, Formats f) {
+        List<String> terms = new ArrayList<>();
+        if (proposal.floor().isPositive()) {
+            terms.add(f.text("move.floor", f.money(proposal.floor())));
+        }
+        if (proposal.visits() && line.covered().isPositive()) {
+            terms.add(f.text("move.visits"));
+        }
+        return List.copyOf(terms);
+    }
+
+    private static String go(Side side, Moves.Proposal proposal, Formats f) {
+        if (!side.atDesk() && proposal.back().isPositive()) {
+            return f.text("move.goBack", f.money(proposal.back()));
+        }
+        return !side.atDesk() && proposal.more().isPositive()
+                ? f.text("move.goMore", f.money(proposal.more()))
+                : f.text("move.go");
     }
 
     String move(Side side, Moves.Wish wish) {

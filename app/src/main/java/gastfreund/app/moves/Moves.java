@@ -10,7 +10,6 @@ import gastfreund.app.journal.Cause;
 import gastfreund.app.letters.OrderLetters;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
-import gastfreund.app.openings.Slot;
 import gastfreund.app.orders.BookingJournal;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
@@ -21,8 +20,11 @@ import gastfreund.core.bookings.BookingId;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
+import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.PlaceId;
 import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.Query;
 import gastfreund.core.orders.Sold;
 import gastfreund.core.terms.Terms;
 import gastfreund.core.time.Interval;
@@ -30,6 +32,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -118,6 +121,7 @@ public class Moves {
         String address = by == Audience.GUEST
                 ? "/bookings/" + order.token() + "/lines/" + line.booking() + "/move"
                 : "/desk/orders/" + order.number() + "/bookings/" + line.booking() + "/move";
+        House house = catalogues.catalogue().house();
         Offer now = catalogues.catalogue().offer(line.offer());
         return line.sold()
                 .within(now, line.units(), line.party())
@@ -127,8 +131,16 @@ public class Moves {
                         line.length(),
                         line.units(),
                         line.addOns(),
-                        line.place() != null && offer.isAt(line.place()) ? line.place() : offer.placeOr(null),
+                        place(house, offer, line.place()),
                         new Choice.Moving(address, line.booking(), true, by)));
+    }
+
+    /** Where it was booked, unless that is given up; null where the offer has no place. */
+    private static @Nullable PlaceId place(House house, Offer offer, @Nullable PlaceId booked) {
+        boolean stays = booked != null
+                && offer.isAt(booked)
+                && !house.retired().places().contains(booked);
+        return stays ? booked : house.placesOf(offer).stream().findFirst().orElse(null);
     }
 
     /** What a move to a start would do; empty where it cannot be had. */
@@ -136,13 +148,17 @@ public class Moves {
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         LocalDate date = catalogue.zone().dateOf(start);
-        return choice(order, line, by).stream()
-                .flatMap(c ->
-                        openings.openings(c.within(catalogue.house()), c.query(date, date, now)).entries().stream())
+        Optional<Choice> choice = choice(order, line, by);
+        if (choice.isEmpty()) {
+            return Optional.empty();
+        }
+        House house = choice.get().within(catalogue.house());
+        Query query = choice.get().query(date, date, now);
+        return openings.openings(house, query).entries().stream()
                 .filter(e -> e.time().start() == start && start != line.time().start())
                 .findFirst()
                 .filter(e -> isWithinPass(line, catalogue.zone().dateOf(e.time().start())))
-                .map(entry -> proposal(line, entry, by));
+                .map(entry -> proposal(line, entry.time(), openings.assigned(house, query, entry), by));
     }
 
     /** The same move at the price that the booking had. */
@@ -168,8 +184,7 @@ public class Moves {
      * What a cancellation at this moment would have kept goes along with a guest who moves ({@code docs/money.md}, "Terms"):
      * it is the least that a later one keeps, and a cheaper price gives nothing back below it.
      */
-    private Proposal proposal(OrderLine line, Answer.Entry entry, Audience by) {
-        Answer.Judged option = Slot.cheapest(entry);
+    private Proposal proposal(OrderLine line, Interval time, Answer.Judged option, Audience by) {
         boolean byGuest = by == Audience.GUEST;
         Money floor = byGuest ? endings.proposal(line, Terms.By.GUEST).keep() : line.floor();
         // What a pass pays for stays with the pass, whatever the units cost then.
@@ -180,7 +195,7 @@ public class Moves {
         Money back = line.paid().minus(line.askedAt(total)).notBelowZero();
         Money more = total.minus(line.total()).notBelowZero();
         boolean visits = line.visitsKept() || byGuest && line.covered().isPositive() && !endings.givesVisitsBack(line);
-        return new Proposal(entry.time(), option, total, back, more, floor, visits);
+        return new Proposal(time, option, total, back, more, floor, visits);
     }
 
     /** Moves a booking. */

@@ -9,7 +9,6 @@ import gastfreund.core.offers.Length;
 import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
-import gastfreund.core.offers.Serving;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Query;
 import java.time.DateTimeException;
@@ -65,7 +64,8 @@ public record Choice(
             String day,
             String from) {}
 
-    public static Choice of(Offer offer, Asked asked) {
+    /** @param house what is retired there cannot be chosen */
+    public static Choice of(House house, Offer offer, Asked asked) {
         int party = asked.party() == null ? offer.party().min() : asked.party();
         Length length = id(asked.length())
                 .flatMap(l -> offer.length(new LengthId(l)))
@@ -79,11 +79,12 @@ public record Choice(
                 id(asked.staff())
                         .map(StaffId::new)
                         .filter(offer.serving().of()::contains)
+                        .filter(person -> !house.retired().staff().contains(person))
                         .orElse(null),
                 id(asked.place())
                         .map(PlaceId::new)
-                        .filter(offer.places()::contains)
-                        .or(offer::firstPlace)
+                        .filter(house.placesOf(offer)::contains)
+                        .or(() -> house.placesOf(offer).stream().findFirst())
                         .orElse(null),
                 date(asked.day()),
                 date(asked.from()),
@@ -106,9 +107,16 @@ public record Choice(
         }
     }
 
-    /** The house in which openings are looked for: with the offer as it was chosen, which need not be that of now. */
+    /**
+     * The house in which openings are looked for: with the offer as it was chosen, which need not be that of now. What was
+     * booked can be moved, though nothing of its offer is sold any more.
+     */
     public House within(House house) {
-        return house.offer(offer.id()).filter(offer::equals).isPresent() ? house : house.with(offer);
+        House whole = house.offer(offer.id()).filter(offer::equals).isPresent() ? house : house.with(offer);
+        boolean booked = moving != null && moving.onlyTime();
+        return booked && house.retired().offers().contains(offer.id())
+                ? whole.retiring(house.retired().without(offer.id()))
+                : whole;
     }
 
     public Query query(LocalDate first, LocalDate last, Instant now) {
@@ -143,11 +151,6 @@ public record Choice(
     /** The same choice with the day and the first date of the ribbon that an address says. */
     public Choice shown(@Nullable String wantedDay, @Nullable String wantedFrom) {
         return new Choice(offer, party, length, units, addOns, staff, place, date(wantedDay), date(wantedFrom), moving);
-    }
-
-    public boolean choosesStaff() {
-        return offer.serving().pick() == Serving.Pick.ANY
-                && offer.serving().of().size() > 1;
     }
 
     public Choice withParty(int persons) {

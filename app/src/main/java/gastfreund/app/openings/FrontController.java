@@ -6,13 +6,10 @@ import gastfreund.app.catalogue.CheckoutRules;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Address;
 import gastfreund.app.pages.Links;
+import gastfreund.app.pages.Partial;
 import gastfreund.app.typed.Minute;
-import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
 import java.time.Clock;
-import java.time.Instant;
-import java.util.List;
-import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -25,9 +22,6 @@ import org.springframework.web.server.ResponseStatusException;
 /** The house's page and the offers' pages. */
 @Controller
 class FrontController {
-
-    /** An offer on the house's page. */
-    record Card(Offer offer, Money from, Optional<Long> next) {}
 
     private final NextOpenings next;
     private final CatalogueService catalogues;
@@ -44,16 +38,19 @@ class FrontController {
     }
 
     @GetMapping("/")
-    String house(Model model) {
+    String house(@ModelAttribute(name = "links", binding = false) Links links, Model model) {
         if (catalogues.find().isEmpty()) {
             return "redirect:/desk/welcome";
         }
-        Catalogue catalogue = catalogues.catalogue();
-        Instant now = clock.instant();
-        List<Card> cards = catalogue.house().offers().stream().map(this::card).toList();
         model.addAttribute("shareAs", address.of("/"));
-        model.addAttribute("cards", cards);
-        model.addAttribute("now", now);
+        model.addAttribute(
+                "page",
+                HousePage.of(
+                        catalogues.catalogue(),
+                        offer -> next.of(offer).map(e -> e.time().start()),
+                        clock.instant(),
+                        links,
+                        Formats.of(model)));
         return "openings/house";
     }
 
@@ -66,16 +63,8 @@ class FrontController {
                 .text(id)
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         model.addAttribute("shareAs", address.of("/texts/" + text.id()));
-        model.addAttribute("text", text);
+        model.addAttribute("page", text);
         return "openings/text";
-    }
-
-    private Card card(Offer offer) {
-        Money from = offer.lengths().stream()
-                .map(offer::fromPrice)
-                .min(Money::compareTo)
-                .orElseThrow();
-        return new Card(offer, from, next.of(offer).map(e -> e.time().start()));
     }
 
     /**
@@ -83,29 +72,34 @@ class FrontController {
      *
      * @param gone a start that the guest wanted and could not have, in minutes
      */
+    @Partial("panel")
     @GetMapping("/offers/{id}")
     String offer(
             @PathVariable String id,
             @ModelAttribute Choice.Asked asked,
             @RequestParam(required = false) @Minute Long gone,
             @RequestParam(required = false) String why,
-            @RequestParam(required = false) String fragment,
             @ModelAttribute(name = "links", binding = false) Links links,
             Model model) {
         Catalogue catalogue = catalogues.catalogue();
         Offer offer = catalogue.offer(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-        Choice choice = Choice.of(offer, asked);
-        if (gone != null) {
-            model.addAttribute("gone", gone);
-            model.addAttribute("goneWhy", Panel.whyGone(why));
-            model.addAttribute("nearest", panels.nearest(choice, gone));
+        if (catalogue.house().retired().offers().contains(offer.id())) {
+            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         }
-        model.addAttribute("offer", offer);
+        Choice choice = Choice.of(catalogue.house(), offer, asked);
+        Formats f = Formats.of(model);
+        OfferPage.Gone wanted =
+                gone == null ? null : OfferPage.Gone.of(gone, Panel.whyGone(why), panels.nearest(choice, gone), f);
         model.addAttribute("shareAs", address.of("/offers/" + offer.id()));
-        model.addAttribute("story", catalogue.storyOf(offer));
-        model.addAttribute("panel", panels.panel(choice, links.basket()));
-        model.addAttribute("keepAddress", choice.keepAddress(links.basket()));
-        model.addAttribute("terms", TermsInWords.of(offer.terms(), Formats.of(model)));
-        return "panel".equals(fragment) ? "openings/offer :: panel" : "openings/offer";
+        model.addAttribute(
+                "page",
+                OfferPage.of(
+                        catalogue,
+                        offer,
+                        wanted,
+                        panels.panel(choice, links.basket()),
+                        choice.keepAddress(links.basket()),
+                        f));
+        return "openings/offer";
     }
 }

@@ -74,7 +74,7 @@ public class NextOpenings {
 
     private Map<OfferId, Answer.Entry> find(House house, Instant now) {
         Map<OfferId, Answer.Entry> found = new HashMap<>();
-        List<Offer> left = new ArrayList<>(house.offers());
+        List<Offer> left = new ArrayList<>(house.onSale());
         LocalDate first = house.zone().dateOf(now);
         for (int days : STRETCHES) {
             if (left.isEmpty()) {

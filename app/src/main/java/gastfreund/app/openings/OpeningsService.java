@@ -6,8 +6,10 @@ import gastfreund.app.storage.Reading;
 import gastfreund.core.bookings.Booked;
 import gastfreund.core.offers.House;
 import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.Assignment;
 import gastfreund.core.openings.Openings;
 import gastfreund.core.openings.Query;
+import gastfreund.core.time.Interval;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -47,6 +49,12 @@ public class OpeningsService {
     /** Every candidate in a form of the house, with what stands against it. */
     public Answer explain(House house, Query query) {
         return Openings.explain(house, booked(house, query), query);
+    }
+
+    /** Who serves whoever names nobody at an opening; asked inside the transaction that takes it. */
+    public Answer.Judged assigned(House house, Query query, Answer.Entry entry) {
+        Interval week = Assignment.week(house, entry.time().start());
+        return Assignment.of(house, reading.of(() -> store.touching(week, query.now())), query, entry);
     }
 
     private House house() {

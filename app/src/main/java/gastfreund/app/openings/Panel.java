@@ -16,9 +16,16 @@ import org.jspecify.annotations.Nullable;
  *
  * @param earlier address of the five weeks before; null where they are over
  * @param later address of the five weeks after
+ * @param answerHours in how many hours a request is answered; 0 where it is booked at once
  */
 public record Panel(
-        Chips chips, Ribbon ribbon, List<DayLink> days, List<Part> parts, @Nullable String earlier, String later) {
+        Chips chips,
+        Ribbon ribbon,
+        List<DayLink> days,
+        List<Part> parts,
+        @Nullable String earlier,
+        String later,
+        int answerHours) {
 
     /**
      * What can be chosen before the time.
@@ -53,7 +60,13 @@ public record Panel(
      * @param toggle address with it, or without it where it is chosen; null where it is counted
      * @param counted null where it is sold at most once
      */
-    public record AddOnChip(AddOn addOn, @Nullable String toggle, boolean chosen, @Nullable Stepper counted) {}
+    public record AddOnChip(AddOn addOn, @Nullable String toggle, boolean chosen, @Nullable Stepper counted) {
+
+        /** Whether each person pays for it. */
+        public boolean each() {
+            return addOn.per() == AddOn.Per.PERSON;
+        }
+    }
 
     /**
      * @param person null: anyone

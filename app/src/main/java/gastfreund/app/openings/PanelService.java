@@ -8,6 +8,7 @@ import gastfreund.core.offers.House;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.Serving;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.time.HouseZone;
@@ -58,7 +59,8 @@ public class PanelService {
                 dayLinks(choice, ribbon, basket),
                 parts(ribbon.selected(), catalogue.zone()),
                 past ? null : choice.startingFrom(earlier(first, today)).address(basket),
-                choice.startingFrom(first.plusDays(Ribbon.DAYS)).address(basket));
+                choice.startingFrom(first.plusDays(Ribbon.DAYS)).address(basket),
+                choice.offer().confirm() == Offer.Confirm.BY_HAND ? catalogue.answerHours() : 0);
     }
 
     /** What can be chosen before the time. */
@@ -73,11 +75,13 @@ public class PanelService {
                 offer.party().allows(choice.party() + 1)
                         ? choice.withParty(choice.party() + 1).address(basket)
                         : null,
-                offer.lengths().stream().map(l -> lengthChip(choice, l, basket)).toList(),
+                offer.lengths().stream()
+                        .map(l -> lengthChip(choice, house, l, basket))
+                        .toList(),
                 units(choice, basket),
                 offer.addOns().stream().map(a -> addOnChip(choice, a, basket)).toList(),
-                choice.choosesStaff() ? staffChips(choice, house, basket) : List.of(),
-                offer.places().size() > 1 ? placeChips(choice, house, basket) : List.of());
+                choosesStaff(house, offer) ? staffChips(choice, house, basket) : List.of(),
+                house.placesOf(offer).size() > 1 ? placeChips(choice, house, basket) : List.of());
     }
 
     /** The ribbon's first date, and what is to be said about its days. */
@@ -124,10 +128,10 @@ public class PanelService {
         return before.isBefore(monday(today)) ? monday(today) : before;
     }
 
-    private static Panel.LengthChip lengthChip(Choice choice, Length length, @Nullable String basket) {
+    private static Panel.LengthChip lengthChip(Choice choice, House house, Length length, @Nullable String basket) {
         Offer offer = choice.offer();
         Money from = choice.staff() == null
-                ? offer.fromPrice(length)
+                ? house.fromPrice(offer, length)
                 : offer.serving().priceOf(List.of(choice.staff()), length.id()).orElse(length.price());
         Money whole = offer.basis() == Offer.Basis.PERSON ? from.times(choice.party()) : from;
         boolean chosen = length.id().equals(choice.length().id());
@@ -158,10 +162,16 @@ public class PanelService {
                 number < most ? address.apply(number + 1) : null);
     }
 
+    private static boolean choosesStaff(House house, Offer offer) {
+        return offer.serving().pick() == Serving.Pick.ANY
+                && house.options(offer).size() > 1;
+    }
+
     private static List<Panel.StaffChip> staffChips(Choice choice, House house, @Nullable String basket) {
         List<Panel.StaffChip> chips = new ArrayList<>();
         chips.add(new Panel.StaffChip(null, null, choice.withStaff(null).address(basket), choice.staff() == null));
-        for (StaffId id : choice.offer().serving().of()) {
+        for (StaffId id :
+                house.options(choice.offer()).stream().flatMap(List::stream).toList()) {
             Money price = choice.offer()
                     .serving()
                     .priceOf(List.of(id), choice.length().id())
@@ -175,7 +185,7 @@ public class PanelService {
 
     private static List<Panel.PlaceChip> placeChips(Choice choice, House house, @Nullable String basket) {
         List<Panel.PlaceChip> chips = new ArrayList<>();
-        for (PlaceId id : choice.offer().places()) {
+        for (PlaceId id : house.placesOf(choice.offer())) {
             boolean chosen = id.equals(choice.place());
             chips.add(new Panel.PlaceChip(house.place(id), choice.withPlace(id).address(basket), chosen));
         }

@@ -5,7 +5,6 @@ import gastfreund.core.offers.House;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.time.Interval;
-import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -18,7 +17,10 @@ import java.util.stream.Collectors;
 public record Slot(Interval time, Money price, String staff, int left) {
 
     public static Slot of(Answer.Entry entry, House house) {
-        Money price = cheapest(entry).opening().price();
+        Money price = entry.open().stream()
+                .map(o -> o.opening().price())
+                .min(Money::compareTo)
+                .orElseThrow();
         List<Answer.Judged> same = entry.open().stream()
                 .filter(o -> o.opening().price().equals(price))
                 .toList();
@@ -32,12 +34,5 @@ public record Slot(Interval time, Money price, String staff, int left) {
 
     private static String nameOf(House house, StaffId id) {
         return house.staff(id).name();
-    }
-
-    /** The option that a guest gets who does not mind: the cheapest, the first of equals. */
-    public static Answer.Judged cheapest(Answer.Entry entry) {
-        return entry.open().stream()
-                .min(Comparator.comparing(o -> o.opening().price()))
-                .orElseThrow();
     }
 }

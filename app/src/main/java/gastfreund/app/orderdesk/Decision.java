@@ -1,5 +1,6 @@
 package gastfreund.app.orderdesk;
 
+import gastfreund.app.pages.Field;
 import java.util.List;
 
 /**
@@ -24,33 +25,6 @@ public record Decision(
         boolean open,
         List<Field> fields) {
 
-    /** What a field of a decision takes. */
-    public enum Kind {
-        AMOUNT,
-        WHY,
-        TELL,
-        HIDDEN
-    }
-
-    /**
-     * @param value what stands in it; of {@code TELL}, {@code true} where it is ticked
-     * @param error what is wrong with it, in words; empty: nothing
-     */
-    public record Field(Kind kind, String id, String name, String label, String value, String error) {
-
-        static Field hidden(String name, long value) {
-            return new Field(Kind.HIDDEN, "", name, "", Long.toString(value), "");
-        }
-
-        static Field why(String id, String label, String value) {
-            return new Field(Kind.WHY, id, "why", label, value, "");
-        }
-
-        static Field tell(String id, String label, boolean ticked) {
-            return new Field(Kind.TELL, id, "tell", label, Boolean.toString(ticked), "");
-        }
-    }
-
     static Decision atOnce(String action, String label, boolean first) {
         return new Decision(action, label, "", "", first, false, false, List.of());
     }
@@ -60,7 +34,7 @@ public record Decision(
     }
 
     static Decision asking(String action, String label, String go, String help, Field... fields) {
-        boolean wrong = List.of(fields).stream().anyMatch(f -> !f.error().isEmpty());
+        boolean wrong = List.of(fields).stream().anyMatch(Field::isWrong);
         return new Decision(action, label, go, help, false, false, wrong, List.of(fields));
     }
 

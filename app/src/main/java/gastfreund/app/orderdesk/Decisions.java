@@ -9,6 +9,7 @@ import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.orders.OrderStatus;
+import gastfreund.app.pages.Field;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
@@ -20,6 +21,8 @@ import org.springframework.stereotype.Component;
 /** What a host may decide about an order, its bookings, and what it buys: by their rights, and by how things stand. */
 @Component
 class Decisions {
+
+    private static final int MOST_REASON = 500;
 
     private final Endings endings;
     private final Attendance attendance;
@@ -46,7 +49,7 @@ class Decisions {
                     f.text("desk.decline"),
                     f.text("desk.declineGo"),
                     "",
-                    Decision.Field.why("why-no-" + line.booking(), f.text("desk.why"), "")));
+                    why("why-no-" + line.booking(), "", f)));
         }
         if (!asks && line.unpaid().isPositive() && host.may(Right.TAKE_MONEY)) {
             decisions.add(Decision.asking(
@@ -54,7 +57,7 @@ class Decisions {
                     f.text("desk.onTheSpot"),
                     f.text("desk.onTheSpotGo"),
                     "",
-                    Decision.Field.hidden("seen", line.paid().minor()),
+                    Field.hidden("seen", Long.toString(line.paid().minor())),
                     amount("paid", line, f.text("desk.amount"), line.unpaid(), typed, f)));
         }
         if (line.paid().isPositive() && host.may(Right.GIVE_MONEY)) {
@@ -63,7 +66,7 @@ class Decisions {
                     f.text("desk.refund"),
                     f.text("desk.refundGo"),
                     "",
-                    Decision.Field.hidden("seen", line.paid().minor()),
+                    Field.hidden("seen", Long.toString(line.paid().minor())),
                     amount("refunded", line, f.text("desk.refundAmount", f.money(line.paid())), line.paid(), typed, f),
                     why("refunded", line, typed, f)));
         }
@@ -90,24 +93,23 @@ class Decisions {
                 f.text("desk.byTheTerms", f.money(outcome.refund()), f.money(line.paid())),
                 amount("cancelled", line, f.text("desk.amountBack"), outcome.refund(), typed, f),
                 why("cancelled", line, typed, f),
-                Decision.Field.tell("tell-" + line.booking(), f.text("desk.tell"), !wrong || typed.tell()));
+                Field.tick("tell", f.text("desk.tell"), !wrong || typed.tell()).id("tell-" + line.booking()));
     }
 
-    private static Decision.Field amount(
-            String form, OrderLine line, String label, Money proposed, Typed typed, Formats f) {
-        boolean wrong = typed.into(form, line.booking());
-        return new Decision.Field(
-                Decision.Kind.AMOUNT,
-                form + "-" + line.booking(),
-                "amount",
-                label,
-                wrong ? typed.amount() : f.field(proposed),
-                wrong ? f.text(typed.problem()) : "");
+    private static Field amount(String form, OrderLine line, String label, Money proposed, Typed typed, Formats f) {
+        Field field = Field.amount("amount", label).id(form + "-" + line.booking());
+        return typed.into(form, line.booking())
+                ? field.value(typed.amount()).wrong(f.text(typed.problem())).with("autofocus", "autofocus")
+                : field.value(f.field(proposed));
     }
 
-    private static Decision.Field why(String form, OrderLine line, Typed typed, Formats f) {
+    private static Field why(String form, OrderLine line, Typed typed, Formats f) {
         String written = typed.into(form, line.booking()) ? typed.why() : "";
-        return Decision.Field.why("why-" + form + "-" + line.booking(), f.text("desk.why"), written);
+        return why("why-" + form + "-" + line.booking(), written, f);
+    }
+
+    private static Field why(String id, String written, Formats f) {
+        return Field.line("why", f.text("desk.why"), MOST_REASON).id(id).value(written);
     }
 
     /** About a voucher or a pass of which nothing was used. */

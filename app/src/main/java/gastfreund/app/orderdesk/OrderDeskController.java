@@ -9,23 +9,33 @@ import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.journal.Actor;
 import gastfreund.app.journal.Cause;
+import gastfreund.app.journal.JournalEntry;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.orders.Outcome;
+import gastfreund.app.pages.Note;
 import gastfreund.app.paying.Balances;
 import gastfreund.app.paying.Waiting;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.orders.PaymentState;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** Orders at the desk. */
 @Controller
@@ -70,23 +80,69 @@ class OrderDeskController {
     @Needs(Right.SEE)
     @GetMapping("/desk/orders")
     String list(Model model) {
-        model.addAttribute("asking", endings.asking());
-        model.addAttribute("owing", balances.owing());
+        Formats f = Formats.of(model);
         List<Order> newest = orders.newest(MOST);
-        model.addAttribute("orders", newest);
-        model.addAttribute("goods", orders.goodsTitles(newest));
+        Map<Long, List<String>> goods = orders.goodsTitles(newest);
+        model.addAttribute(
+                "page",
+                new OrdersPage(
+                        endings.asking().stream().map(o -> asking(o, f)).toList(),
+                        balances.owing().stream()
+                                .map(o -> waiting(o, f.money(o.balance())))
+                                .toList(),
+                        newest.stream()
+                                .map(o -> row(o, goods.getOrDefault(o.id(), List.of()), f))
+                                .toList()));
         return "orderdesk/orders";
+    }
+
+    private static OrdersPage.Waiting asking(Order order, Formats f) {
+        return waiting(
+                order,
+                order.lines().stream()
+                        .filter(l -> l.status() == BookingStatus.REQUESTED)
+                        .map(l -> l.sold().title() + ", " + f.dayAndTimes(l.time()))
+                        .collect(Collectors.joining("; ")));
+    }
+
+    private static OrdersPage.Waiting waiting(Order order, String what) {
+        return new OrdersPage.Waiting(address(order), order.contact().name(), what);
+    }
+
+    private static String address(Order order) {
+        return "/desk/orders/" + order.number();
+    }
+
+    private static OrdersPage.Row row(Order order, List<String> goods, Formats f) {
+        return new OrdersPage.Row(
+                address(order),
+                Long.toString(order.number()),
+                order.contact().name(),
+                order.lines().stream().map(l -> line(l, f)).toList(),
+                goods,
+                f.moment(order.placed()),
+                f.money(order.total()));
+    }
+
+    private static OrdersPage.Line line(OrderLine line, Formats f) {
+        LocalDate date = f.zone().dateOf(line.time().start());
+        return new OrdersPage.Line(
+                line.status().code(),
+                line.sold().title() + ", " + f.shortDay(date) + " " + f.times(line.time()),
+                f.text("status." + line.status().code()));
     }
 
     @Needs(Right.SEE)
     @GetMapping("/desk/orders/{number}")
-    String order(@PathVariable long number, Host host, Model model) {
+    String order(
+            @PathVariable long number, @RequestParam(required = false) @Nullable String said, Host host, Model model) {
         Order order = orders.byNumberAsked(number);
         Formats f = Formats.of(model);
         Typed typed = model.getAttribute("typed") instanceof Typed wrong ? wrong : Typed.nothing();
         model.addAttribute(
                 "page",
                 new OrderPage(
+                        Note.said(said, f.words()).stream().toList(),
                         order,
                         orders.paid(order),
                         pages.rows(order.lines(), f).stream()
@@ -97,7 +153,7 @@ class OrderDeskController {
                                 .toList(),
                         decisions.about(order, host, f),
                         orders.journal(order).stream()
-                                .map(entry -> new OrderPage.Step(entry, Cause.said(entry.why(), f)))
+                                .map(entry -> step(entry, f))
                                 .toList(),
                         payments.ofOrder(order.id()).stream()
                                 .map(p -> new OrderPage.PaymentRow(p, Cause.said(p.reason(), f), canArrive(p, host)))
@@ -105,6 +161,13 @@ class OrderDeskController {
                         documents.ofOrder(order),
                         host.may(Right.GIVE_MONEY)));
         return "orderdesk/order";
+    }
+
+    private static OrderPage.Step step(JournalEntry entry, Formats f) {
+        String who = entry.who().kind() == Actor.Kind.HOST
+                ? entry.who().name()
+                : f.text("journal.by." + entry.who().code());
+        return new OrderPage.Step(entry, who, Cause.said(entry.why(), f));
     }
 
     private static boolean canArrive(Payment payment, Host host) {
@@ -117,7 +180,7 @@ class OrderDeskController {
     @Needs(Right.SEE)
     @GetMapping("/desk/orders/{number}/page")
     String guestsPage(@PathVariable long number, Model model) {
-        page.show(orders.byNumberAsked(number), false, false, model);
+        page.show(orders.byNumberAsked(number), false, Set.of(), model);
         return "bookingpage/booking";
     }
 

@@ -4,6 +4,7 @@ import gastfreund.app.documents.Document;
 import gastfreund.app.journal.JournalEntry;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderRows;
+import gastfreund.app.pages.Note;
 import gastfreund.app.payments.Payment;
 import gastfreund.core.money.Money;
 import java.util.List;
@@ -16,6 +17,7 @@ import java.util.List;
  * @param seesCodes whether the codes of vouchers are shown whole
  */
 public record OrderPage(
+        List<Note> notes,
         Order order,
         Money paid,
         List<Line> lines,
@@ -32,8 +34,8 @@ public record OrderPage(
     /** A voucher or a pass with what may be decided about it. */
     public record Good(OrderRows.Bought bought, List<Decision> decisions) {}
 
-    /** A step that was taken, and why, in words. */
-    public record Step(JournalEntry entry, String why) {}
+    /** A step that was taken, by whom and why, in words. */
+    public record Step(JournalEntry entry, String who, String why) {}
 
     /**
      * @param reason why it is as it is, in words

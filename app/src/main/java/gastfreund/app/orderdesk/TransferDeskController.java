@@ -1,5 +1,6 @@
 package gastfreund.app.orderdesk;
 
+import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.journal.Actor;
@@ -7,6 +8,7 @@ import gastfreund.app.journal.Cause;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.Orders;
+import gastfreund.app.pages.Note;
 import gastfreund.app.payments.HandBack;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
@@ -14,6 +16,8 @@ import gastfreund.app.payments.PaymentSteps;
 import gastfreund.app.rounds.Rounds;
 import gastfreund.app.rounds.Stuck;
 import java.time.Clock;
+import java.time.Instant;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -29,19 +33,6 @@ import org.springframework.web.server.ResponseStatusException;
 @Controller
 @RequestMapping("/desk/payments")
 class TransferDeskController {
-
-    /** A payment with its order. */
-    record Paying(Payment payment, Order order) {}
-
-    /**
-     * What does not get through although it was tried often.
-     *
-     * @param order null where it is about none
-     */
-    record Hanging(Stuck stuck, @Nullable Order order) {}
-
-    /** A refund that is to be sent. */
-    record ToSend(HandBack refund, Order order, String why) {}
 
     private final Orders orders;
     private final PaymentService payments;
@@ -59,27 +50,71 @@ class TransferDeskController {
 
     @Needs(Right.SEE)
     @GetMapping
-    String page(Model model) {
+    String page(@RequestParam(required = false) @Nullable String said, Host host, Model model) {
+        Formats f = Formats.of(model);
         model.addAttribute(
-                "awaited",
-                payments.transfersAwaited().stream().map(this::paying).toList());
-        model.addAttribute("odd", payments.odd().stream().map(this::paying).toList());
-        model.addAttribute(
-                "toSend",
-                steps.toHandBack().stream()
-                        .map(h -> new ToSend(h, orders.byId(h.order()), Cause.said(h.why(), Formats.of(model))))
-                        .toList());
-        model.addAttribute(
-                "stuck",
-                rounds.stuck().stream()
-                        .map(s -> new Hanging(s, s.order() == null ? null : orders.byId(s.order())))
-                        .toList());
-        model.addAttribute("now", clock.instant());
+                "page",
+                new PaymentsPage(
+                        Note.said(said, f.words()).stream().toList(),
+                        payments.odd().stream().map(p -> odd(p, f)).toList(),
+                        rounds.stuck().stream().map(s -> stuck(s, f)).toList(),
+                        steps.toHandBack().stream().map(h -> toSend(h, f)).toList(),
+                        payments.transfersAwaited().stream()
+                                .map(p -> awaited(p, f))
+                                .toList(),
+                        host.may(Right.SETTLE),
+                        host.may(Right.WAYS)));
         return "orderdesk/payments";
     }
 
-    private Paying paying(Payment payment) {
-        return new Paying(payment, orders.byId(payment.order()));
+    private PaymentsPage.About about(@Nullable Long id) {
+        if (id == null) {
+            return PaymentsPage.About.NOTHING;
+        }
+        Order order = orders.byId(id);
+        return new PaymentsPage.About(
+                Long.toString(order.number()), order.contact().name());
+    }
+
+    private PaymentsPage.Odd odd(Payment payment, Formats f) {
+        return new PaymentsPage.Odd(
+                about(payment.order()),
+                f.text("odd.asked", f.money(payment.amount())),
+                f.text("odd.said", Objects.requireNonNull(payment.oddity())),
+                "/desk/payments/" + payment.id() + "/seen");
+    }
+
+    private PaymentsPage.Hanging stuck(Stuck stuck, Formats f) {
+        return new PaymentsPage.Hanging(
+                about(stuck.order()),
+                f.text("stuck." + stuck.kind()),
+                f.text("stuck.tries", stuck.tries(), f.moment(stuck.since()), f.moment(stuck.next())),
+                stuck.error());
+    }
+
+    private PaymentsPage.ToSend toSend(HandBack refund, Formats f) {
+        PaymentsPage.About about = about(refund.order());
+        return new PaymentsPage.ToSend(
+                about,
+                f.money(refund.amount()),
+                f.text("transfer.sendTo", about.guest()),
+                f.text("transfer.cameAs", refund.reference()),
+                Cause.said(refund.why(), f),
+                "/desk/payments/refunds/" + refund.step() + "/sent");
+    }
+
+    private PaymentsPage.Awaited awaited(Payment payment, Formats f) {
+        Instant expires = Objects.requireNonNull(payment.expires());
+        boolean overdue = expires.isBefore(clock.instant());
+        return new PaymentsPage.Awaited(
+                about(payment.order()),
+                Objects.requireNonNull(payment.reference()),
+                f.money(payment.amount()),
+                f.text(
+                        overdue ? "transfer.overdue" : "transfer.until",
+                        f.shortDay(f.zone().dateOf(expires))),
+                overdue,
+                "/desk/payments/" + payment.id() + "/received");
     }
 
     /** @param order the order's number, to come back to its page; absent: to the list */

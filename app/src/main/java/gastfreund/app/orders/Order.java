@@ -50,6 +50,13 @@ public record Order(
         return proof == Proof.WANTED;
     }
 
+    /** What stands and waits for nobody's yes. */
+    public List<OrderLine> certain() {
+        return standing().stream()
+                .filter(l -> l.status() != BookingStatus.REQUESTED)
+                .toList();
+    }
+
     /** What the house has of it. */
     public Money paid() {
         return Money.sum(lines.stream().map(OrderLine::paid).toList());

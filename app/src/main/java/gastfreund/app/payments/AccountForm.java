@@ -15,7 +15,7 @@ import java.util.regex.Pattern;
  */
 public record AccountForm(GatewayAccount account, Map<String, String> errors) {
 
-    private static final int MOST = 200;
+    static final int MOST = 200;
     private static final Pattern DAYS = Pattern.compile("[1-9]|[12]\\d|30");
     private static final Pattern IBAN = Pattern.compile("[A-Z]{2}\\d{2}[A-Z0-9]{11,30}+");
 

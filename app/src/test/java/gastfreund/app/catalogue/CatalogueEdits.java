@@ -38,6 +38,24 @@ public class CatalogueEdits {
         });
     }
 
+    /** A small house in the place of the demo's, with nothing booked; for this class of tests. */
+    public void open(SmallHouse house) {
+        transaction.executeWithoutResult(status -> {
+            jdbc.sql("PRAGMA defer_foreign_keys = ON").update();
+            jdbc.sql("SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%'"
+                            + " AND name NOT IN ('flyway_schema_history', 'hosts')")
+                    .query(String.class)
+                    .list()
+                    .forEach(table -> jdbc.sql("DELETE FROM " + table).update());
+            catalogues.open(house.json());
+        });
+    }
+
+    /** Another file has taken the place of the house's. */
+    public void forget() {
+        transaction.executeWithoutResult(status -> catalogues.change());
+    }
+
     public void change(String kind, String id, Consumer<ObjectNode> edit) {
         change(kind, id, edit, () -> {});
     }

@@ -43,10 +43,7 @@ class ProofTest extends OrdersTest {
     }
 
     private String link(Order order) {
-        String text = jdbc.sql("SELECT text_part FROM outbox WHERE order_id = ? AND kind = 'prove'")
-                .param(order.id())
-                .query(String.class)
-                .single();
+        String text = letters.one(order.id(), "prove").text();
         Matcher link = Pattern.compile("/bookings/\\S+/prove\\?key=\\S+").matcher(text);
         assertThat(link.find()).isTrue();
         return link.group();

@@ -4,44 +4,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.CheckoutPage;
 import gastfreund.app.DemoHouseTest;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
+import gastfreund.app.catalogue.CatalogueEdits;
 import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.context.ApplicationContextInitializer;
-import org.springframework.context.ConfigurableApplicationContext;
-import org.springframework.core.env.MapPropertySource;
-import org.springframework.test.context.ContextConfiguration;
+import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A house that wants a single booking to go straight to checkout, and an address there. */
-@ContextConfiguration(initializers = StraightHouseTest.House.class)
 class StraightHouseTest extends DemoHouseTest {
 
-    /** Takes the demo house with a few words changed. */
-    static final class House implements ApplicationContextInitializer<ConfigurableApplicationContext> {
+    @Autowired
+    private CatalogueEdits edits;
 
-        @Override
-        public void initialize(ConfigurableApplicationContext context) {
-            try {
-                Path demo = Files.createTempDirectory("straight");
-                Files.createDirectories(demo.resolve("pictures"));
-                String asks = "\"company\": \"optional\"";
-                String file = Files.readString(Path.of("../demo/quillmere.house.json"));
-                Files.writeString(
-                        demo.resolve("quillmere.house.json"),
-                        file.replace(asks, asks + ", \"address\": \"required\", \"straight\": true"));
-                Map<String, Object> settings = Map.of(
-                        "gastfreund.demo",
-                        demo.toString(),
-                        "gastfreund.home",
-                        demo.resolve("data").toString());
-                context.getEnvironment().getPropertySources().addFirst(new MapPropertySource("straight", settings));
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
-        }
+    @BeforeEach
+    void straight() {
+        edits.change("house", "1", house -> ((ObjectNode) house.at("/extra/checkout"))
+                .put("address", "required")
+                .put("straight", true));
     }
 
     @Test

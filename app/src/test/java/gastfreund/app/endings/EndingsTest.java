@@ -231,10 +231,7 @@ class EndingsTest extends OrdersTest {
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
         job.run();
         assertThat(letters(order)).containsExactly("confirmation", "host");
-        assertThat(jdbc.sql("SELECT text_part FROM outbox WHERE order_id = ? AND kind = 'confirmation'")
-                        .param(order.id())
-                        .query(String.class)
-                        .single())
+        assertThat(letters.one(order.id(), "confirmation").text())
                 .contains("Due, and not paid yet")
                 .doesNotContain("To be paid later");
         clock.moveAhead(Duration.ofMinutes(61));

@@ -3,32 +3,18 @@ package gastfreund.app.guests;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.DemoHouseTest;
-import gastfreund.app.OwnHouse;
 import gastfreund.app.journal.Actor;
 import gastfreund.housefile.HouseFile;
 import java.time.Duration;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
-import org.springframework.test.context.ContextConfiguration;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** What the house has of its guests, and how long. */
-@DirtiesContext
-@ContextConfiguration(initializers = TidyingTest.House.class)
 class TidyingTest extends DemoHouseTest {
 
     private static final Actor OWNER = Actor.host("okka@quillmere.example");
-
-    static final class House extends OwnHouse {
-
-        @Override
-        protected Map<String, Object> settings() {
-            return Map.of("gastfreund.jobs.tidy", "1h");
-        }
-    }
 
     @Autowired
     private Tidying tidying;
@@ -79,8 +65,7 @@ class TidyingTest extends DemoHouseTest {
         clock.moveAhead(Duration.ofDays(29));
         tidying.run();
         assertThat(count("bookings WHERE basket = ?", basket)).isEqualTo(1);
-        assertThat(count("outbox WHERE order_id = ? AND text_part <> ''", order))
-                .isEqualTo(2);
+        assertThat(count("outbox WHERE order_id = ? AND facts <> ''", order)).isEqualTo(2);
         clock.moveAhead(Duration.ofDays(2));
         tidying.run();
         assertThat(count("bookings WHERE basket = ?", basket)).isZero();
@@ -89,7 +74,7 @@ class TidyingTest extends DemoHouseTest {
                 .as("that they were sent is kept")
                 .isEqualTo(2);
         assertThat(count(
-                        "outbox WHERE order_id = ? AND (text_part <> '' OR html_part <> '' OR calendar IS NOT NULL)",
+                        "outbox WHERE order_id = ? AND (facts <> '' OR text_part <> '' OR html_part <> '' OR calendar IS NOT NULL)",
                         order))
                 .isZero();
         assertThat(count("work")).isZero();

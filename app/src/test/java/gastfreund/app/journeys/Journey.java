@@ -18,8 +18,10 @@ import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 
 /** A user in a real browser; whatever the browser complains about fails the test. */
+@Tag("browser")
 abstract class Journey extends DemoHouseTest {
 
     private final List<String> complaints = new ArrayList<>();

@@ -281,10 +281,7 @@ class JourneyTest extends Journey {
         button("^Book$").click();
         assertThat(heading("One more step, Stella Arp")).isVisible();
         long order = jdbc.sql("SELECT max(id) FROM orders").query(Long.class).single();
-        String text = jdbc.sql("SELECT text_part FROM outbox WHERE order_id = ? AND kind = 'prove'")
-                .param(order)
-                .query(String.class)
-                .single();
+        String text = letters.one(order, "prove").text();
         page.navigate(text.replaceAll("(?s).*(http://\\S+/prove\\?key=\\S+).*", "$1"));
         assertThat(heading("Is this your booking?")).isVisible();
         button("Yes, that is me").click();

@@ -12,9 +12,11 @@ import java.nio.file.Path;
 import java.security.MessageDigest;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Each component alone on a bare page in a real browser; what pages do with them, the journeys show. */
+@Tag("browser")
 class ScriptsTest {
 
     private static final Path STATIC = Path.of("src/main/resources/static");

@@ -6,18 +6,27 @@ import gastfreund.app.CheckoutPage;
 import gastfreund.app.DemoHouseTest;
 import gastfreund.app.OwnHouse;
 import gastfreund.app.orders.Contact;
+import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.ContextConfiguration;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Nobody makes the house write to strangers. */
 @DirtiesContext
 @ContextConfiguration(initializers = StrangersMailTest.House.class)
 class StrangersMailTest extends DemoHouseTest {
+
+    @Autowired
+    private Outbox outbox;
+
+    @Autowired
+    private TransactionTemplate transaction;
 
     static final class House extends OwnHouse {
 
@@ -99,39 +108,22 @@ class StrangersMailTest extends DemoHouseTest {
 
     @Test
     void subjectsToHostsHoldNothingThatAGuestWrote() {
-        String checkout = checkout(17);
-        get(pay(
-                post(checkout, filled(checkout, "URGENT Your account", "x@post.example"))
-                        .headers()
-                        .firstValue("Location")
-                        .orElseThrow(),
-                "WORKS"));
-        assertThat(jdbc.sql("SELECT subject FROM outbox WHERE recipient = 'okka@quillmere.example'")
-                        .query(String.class)
-                        .list())
-                .isNotEmpty()
-                .noneMatch(s -> s.contains("URGENT"));
+        bought(17, "URGENT Your account", "x@post.example");
+        assertThat(letters.to("okka@quillmere.example")).isNotEmpty().noneMatch(l -> l.subject()
+                .contains("URGENT"));
     }
 
     @Test
     void aChangeOfTheAddressIsToldToTheOldOne() {
-        String checkout = checkout(18);
-        get(pay(
-                post(checkout, filled(checkout, "Wenke Farrow", "before@post.example"))
-                        .headers()
-                        .firstValue("Location")
-                        .orElseThrow(),
-                "WORKS"));
-        String token = jdbc.sql("SELECT token FROM orders ORDER BY id DESC LIMIT 1")
-                .query(String.class)
-                .single();
+        bought(18, "Wenke Farrow", "before@post.example");
+        String token = newestToken();
         Map<String, Object> form =
                 Map.of("name", "Wenke Farrow", "email", "after@post.example", "phone", "030 5550 100");
         post("/bookings/" + token + "/details", form);
-        String told = jdbc.sql(
-                        "SELECT text_part FROM outbox WHERE recipient = 'before@post.example' AND kind = 'address'")
-                .query(String.class)
-                .single();
+        String told = letters.to("before@post.example").stream()
+                .map(Written::text)
+                .reduce((earlier, later) -> later)
+                .orElseThrow();
         assertThat(told).contains("was changed").doesNotContain("after@post.example", token);
         post("/bookings/" + token + "/details", form);
         assertThat(jdbc.sql("SELECT count(*) FROM outbox WHERE kind = 'address'")
@@ -146,5 +138,52 @@ class StrangersMailTest extends DemoHouseTest {
                 .isEqualTo("mailto:a%3Fsubject%3DWin%26body%3Db@post.example");
         assertThat(Contact.of("x", "lene.d+clay@post.example", "1").mailto())
                 .isEqualTo("mailto:lene.d%2Bclay@post.example");
+    }
+
+    /** A letter that waits says what was when it was caused, in the words of when it goes out. */
+    @Test
+    void aLetterSaysWhatWasWhenItWasCaused() {
+        bought(19, "Wenke Farrow", "wenke@post.example");
+        String token = newestToken();
+        Map<String, Object> form =
+                Map.of("name", "Wenke Farrow-Tal", "email", "wenke@post.example", "phone", "030 5550 100");
+        post("/bookings/" + token + "/details", form);
+        assertThat(letters.to("wenke@post.example"))
+                .singleElement()
+                .satisfies(l -> assertThat(l.text()).contains("Hello Wenke Farrow,"))
+                .satisfies(l -> assertThat(l.calendar()).contains("BEGIN:VEVENT"));
+        assertThat(jdbc.sql("SELECT count(*) FROM outbox WHERE sent_at IS NULL AND html_part <> ''")
+                        .query(Integer.class)
+                        .single())
+                .as("none is written before it goes out")
+                .isZero();
+    }
+
+    /** Letters that were written before they became facts are sent as they are. */
+    @Test
+    void aLetterThatIsWrittenAlreadyGoesOutAsItIs() {
+        transaction.executeWithoutResult(status -> jdbc.sql(
+                        "INSERT INTO outbox (id, kind, recipient, subject, text_part,"
+                                + " html_part, created_at, not_before)"
+                                + " VALUES ('early', 'host', 'early@post.example', 'As before', 'Words', '<p>Words</p>', 0, 0)")
+                .update());
+        outbox.send();
+        assertThat(jdbc.sql("SELECT subject FROM outbox WHERE id = 'early' AND sent_at > 0 AND text_part = 'Words'")
+                        .query(String.class)
+                        .single())
+                .isEqualTo("As before");
+    }
+
+    /** Somebody orders something some days ahead, and pays. */
+    private void bought(int daysAhead, String name, String email) {
+        String checkout = checkout(daysAhead);
+        HttpResponse<String> ordered = post(checkout, filled(checkout, name, email));
+        get(pay(ordered.headers().firstValue("Location").orElseThrow(), "WORKS"));
+    }
+
+    private String newestToken() {
+        return jdbc.sql("SELECT token FROM orders ORDER BY id DESC LIMIT 1")
+                .query(String.class)
+                .single();
     }
 }

@@ -132,7 +132,7 @@ class PrepaidTest extends OrdersTest {
                 .body();
         assertThat(PdfPicture.text(pdf))
                 .contains("Quillmere Clay House", "50.00", "For Lene", "For the big pots.", issued.code());
-        assertThat(seenByCamera(PdfPicture.drawn(pdf, 100))).isEqualTo(address("/codes/" + issued.code()));
+        assertThat(seenByCamera(PdfPicture.drawn(pdf, 200))).isEqualTo(address("/codes/" + issued.code()));
     }
 
     private static String seenByCamera(BufferedImage picture) throws NotFoundException {

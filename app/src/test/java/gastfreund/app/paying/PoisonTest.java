@@ -21,6 +21,7 @@ import java.net.ServerSocket;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.annotation.DirtiesContext;
@@ -28,6 +29,7 @@ import org.springframework.test.context.ContextConfiguration;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** A mail server that never answers, and in each round an entry that throws: everything else goes on. */
+@Tag("siege")
 @DirtiesContext
 @ContextConfiguration(initializers = PoisonTest.House.class)
 class PoisonTest extends OrdersTest {

@@ -12,6 +12,7 @@ import java.net.InetSocketAddress;
 import java.net.NetworkInterface;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -111,7 +112,7 @@ class NetworkTest {
     @Test
     void noMailGoesOutBeforeASenderIsSet() {
         transaction.executeWithoutResult(
-                s -> outbox.put(new Letter(null, "host", "ana@mill.example", "s", "t", "<p>t</p>", null)));
+                s -> outbox.put(new Letter(null, "host", "ana@mill.example", Locale.ENGLISH, "{}")));
         outbox.send();
         assertThat(outbox.canSend()).isFalse();
         assertThat(outbox.waiting()).isEqualTo(1);

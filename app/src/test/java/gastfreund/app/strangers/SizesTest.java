@@ -13,9 +13,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** What a request may bring. */
+@Tag("siege")
 class SizesTest extends DemoHouseTest {
 
     private static final int TRIES = 3;

@@ -1,4 +1,4 @@
-package gastfreund.app;
+package gastfreund.app.strangers;
 
 import java.io.IOException;
 import java.net.Socket;

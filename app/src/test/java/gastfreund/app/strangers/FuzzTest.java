@@ -1,7 +1,9 @@
-package gastfreund.app;
+package gastfreund.app.strangers;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gastfreund.app.DemoHouseTest;
+import gastfreund.app.OwnHouse;
 import java.lang.reflect.Parameter;
 import java.net.CookieManager;
 import java.net.URI;
@@ -18,6 +20,7 @@ import java.util.Map;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -38,6 +41,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
  * Three thousand odd requests at every address of the application, found from the application itself. More with
  * {@code ./gastfreund fuzz REQUESTS SEED}.
  */
+@Tag("siege")
 @DirtiesContext
 @ExtendWith(OutputCaptureExtension.class)
 @ContextConfiguration(initializers = FuzzTest.House.class)

@@ -1,0 +1,42 @@
+package gastfreund.app.checkout;
+
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Note;
+import gastfreund.app.pages.Rung;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the checkout's page shows.
+ *
+ * @param terms until when each booking can be cancelled for nothing
+ * @param way how it is paid; null where that is not to be chosen
+ * @param noWay whether something is to be paid and cannot be
+ * @param seal what a form carries that a person fills in, with the work it takes
+ * @param mark what the bill shows, so that another is noticed
+ * @param go what the button says
+ * @param help what follows; empty: nothing is said
+ * @param goods vouchers and passes, with what each costs
+ */
+public record CheckoutPage(
+        List<Note> notes,
+        GuestFields fields,
+        List<Term> terms,
+        @Nullable Field way,
+        boolean noWay,
+        String seal,
+        int bits,
+        String mark,
+        String go,
+        List<String> help,
+        List<Row> rows,
+        List<Rung> goods,
+        List<Rung> sum) {
+
+    /** Until when something can be cancelled for nothing, in words. */
+    public record Term(String title, String words) {}
+
+    /** A booking beside the form. */
+    public record Row(String title, String when, String party, Instant kept, String sum, boolean byPass) {}
+}

@@ -1,0 +1,121 @@
+package gastfreund.app.letters;
+
+import gastfreund.core.money.Money;
+import gastfreund.core.time.Interval;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * What a letter about an order says, as it was when the letter was caused. In JSON, instants are minutes since the epoch
+ * where bookings begin and end and seconds elsewhere, amounts minor units, dates ISO 8601.
+ *
+ * @param what the title of what it is about
+ * @param rows the bookings it is about
+ * @param asked bookings that wait for an answer
+ * @param lost bookings that could not be had, or are gone
+ * @param struck whether the rows no longer stand
+ * @param certain the bookings that go into a calendar
+ * @param paid what the house has of the order
+ * @param open what was due and is not paid
+ * @param later what falls due later
+ * @param back what goes back; 0: money is not spoken of
+ * @param issued the vouchers and passes that it brings
+ * @param transfer null where none is waited for
+ * @param prove the path by which the guest shows that the address is theirs; empty: it is not asked
+ */
+public record Facts(
+        long number,
+        String token,
+        String guest,
+        String email,
+        String phone,
+        String what,
+        List<Row> rows,
+        List<Row> asked,
+        List<Row> lost,
+        boolean struck,
+        List<Row> certain,
+        long paid,
+        long open,
+        long later,
+        long back,
+        List<Issued> issued,
+        @Nullable Transfer transfer,
+        String prove) {
+
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .build();
+
+    /**
+     * A booking.
+     *
+     * @param addOns in words; empty: none
+     * @param balanceDue when what is left is due; null where nothing is
+     * @param freeUntil until when cancelling costs nothing; null where that is over or never was
+     */
+    public record Row(
+            String booking,
+            String title,
+            long start,
+            long end,
+            int party,
+            List<String> staff,
+            String place,
+            String directions,
+            String addOns,
+            long total,
+            long balance,
+            @Nullable String balanceDue,
+            @Nullable Long freeUntil) {
+
+        public Interval time() {
+            return Interval.between(start, end);
+        }
+
+        public Money price() {
+            return Money.ofMinor(total);
+        }
+
+        public Money left() {
+            return Money.ofMinor(balance);
+        }
+
+        @Nullable
+        public LocalDate leftOn() {
+            return balanceDue == null ? null : LocalDate.parse(balanceDue);
+        }
+
+        @Nullable
+        public Instant free() {
+            return freeUntil == null ? null : Instant.ofEpochSecond(freeUntil);
+        }
+    }
+
+    /** A voucher or a pass. */
+    public record Issued(String title, String code, boolean voucher, long worth, String lastDay) {
+
+        public Money money() {
+            return Money.ofMinor(worth);
+        }
+
+        public LocalDate last() {
+            return LocalDate.parse(lastDay);
+        }
+    }
+
+    /** @param until the last date on which it is waited for */
+    public record Transfer(long amount, String holder, String iban, String reference, String until) {}
+
+    String json() {
+        return JSON.writeValueAsString(this);
+    }
+
+    static Facts of(String json) {
+        return JSON.readValue(json, Facts.class);
+    }
+}

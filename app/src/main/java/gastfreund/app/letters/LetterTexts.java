@@ -1,0 +1,160 @@
+package gastfreund.app.letters;
+
+import gastfreund.app.calendars.CalendarFile;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.catalogue.Speech;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.messages.Letter;
+import gastfreund.app.messages.LetterWriter;
+import gastfreund.app.messages.LetterWriting;
+import gastfreund.app.messages.Written;
+import gastfreund.app.pages.Address;
+import gastfreund.core.money.Money;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+
+/** Writes letters about orders when they go out, from what they say. */
+@Component
+class LetterTexts implements LetterWriting {
+
+    private final CatalogueService catalogues;
+    private final Speech speech;
+    private final LetterWriter writer;
+    private final Address address;
+    private final Clock clock;
+
+    LetterTexts(CatalogueService catalogues, Speech speech, LetterWriter writer, Address address, Clock clock) {
+        this.catalogues = catalogues;
+        this.speech = speech;
+        this.writer = writer;
+        this.address = address;
+        this.clock = clock;
+    }
+
+    @Override
+    public Written write(Letter letter) {
+        Facts facts = Facts.of(letter.facts());
+        Formats f = speech.in(letter.language(), catalogues.catalogue());
+        return switch (letter.kind()) {
+            case "confirmation" -> written("confirmation", confirmed(facts, f), model(facts, f), f, calendar(facts));
+            case "issued" -> written(
+                    "issued",
+                    f.text("letter.issued.subject", facts.issued().get(0).title()),
+                    model(facts, f),
+                    f,
+                    List.of());
+            case "too-late" -> written(
+                    "too-late",
+                    f.text("letter.too-late.subject", f.money(Money.ofMinor(facts.back()))),
+                    model(facts, f),
+                    f,
+                    List.of());
+            default -> letter.kind().startsWith("host")
+                    ? toHost(letter.kind(), facts, f)
+                    : note(letter.kind(), facts, f);
+        };
+    }
+
+    private String confirmed(Facts facts, Formats f) {
+        if (facts.rows().size() > 1) {
+            String house = catalogues.catalogue().house().name();
+            return f.text("letter.confirmation.subjects", facts.rows().size(), house);
+        }
+        Facts.Row only = facts.rows().get(0);
+        return f.text("letter.confirmation.subject", only.title(), f.dayAndTimes(only.time()));
+    }
+
+    /** Subjects say nothing that a guest wrote: they stand in lists and notices where nobody expects a stranger's words. */
+    private Written toHost(String kind, Facts facts, Formats f) {
+        Map<String, Object> model = model(facts, f);
+        String title = facts.issued().isEmpty() ? "" : facts.issued().get(0).title();
+        model.put("intro", f.text("letter." + kind + ".intro", facts.guest(), title));
+        return written(
+                "host",
+                f.text("letter." + kind + ".subject", Long.toString(facts.number())),
+                model,
+                f,
+                kind.equals("host") ? calendar(facts) : List.of());
+    }
+
+    private Written note(String kind, Facts facts, Formats f) {
+        Map<String, Object> model = model(facts, f);
+        model.put(
+                "intro",
+                kind.equals("address")
+                        ? f.text("letter.address.intro", Long.toString(facts.number()))
+                        : f.text("letter." + kind + ".intro"));
+        model.put("money", money(facts, f));
+        if (kind.equals("prove")) {
+            model.put("button", f.text("letter.prove.button"));
+            model.put("buttonTo", address.inLetters(facts.prove()));
+        } else if (!facts.token().isEmpty()) {
+            model.put("button", f.text("letter.toPage"));
+            model.put("buttonTo", page(facts));
+        }
+        if (kind.equals("transfer") && !facts.prove().isEmpty()) {
+            model.put("second", f.text("letter.transfer.prove"));
+            model.put("secondTo", address.inLetters(facts.prove()));
+        }
+        return written("note", f.text("letter." + kind + ".subject", facts.what()), model, f, List.of());
+    }
+
+    /** What is said of money; empty: nothing is. */
+    private static String money(Facts facts, Formats f) {
+        Facts.Transfer transfer = facts.transfer();
+        if (transfer != null) {
+            return f.text(
+                    "letter.transfer.how",
+                    f.money(Money.ofMinor(transfer.amount())),
+                    transfer.holder(),
+                    transfer.iban(),
+                    transfer.reference(),
+                    f.shortDay(LocalDate.parse(transfer.until())));
+        }
+        return facts.back() > 0 ? f.text("letter.back", f.money(Money.ofMinor(facts.back()))) : "";
+    }
+
+    private Written written(
+            String template, String subject, Map<String, Object> model, Formats f, List<CalendarFile.Event> events) {
+        LetterWriter.Parts parts = writer.write(template, f.locale(), model);
+        String calendar = events.isEmpty() ? null : CalendarFile.of(events, clock.instant());
+        return new Written(subject, parts.text(), parts.html(), calendar);
+    }
+
+    private Map<String, Object> model(Facts facts, Formats f) {
+        Map<String, Object> model = new HashMap<>();
+        model.put("facts", facts);
+        model.put("f", f);
+        model.put("paid", f.money(Money.ofMinor(facts.paid())));
+        model.put("open", facts.open() > 0 ? f.money(Money.ofMinor(facts.open())) : "");
+        model.put("later", facts.later() > 0 ? f.money(Money.ofMinor(facts.later())) : "");
+        model.put("back", f.money(Money.ofMinor(facts.back())));
+        model.put("houseName", catalogues.catalogue().house().name());
+        model.put("page", page(facts));
+        model.put("desk", address.inLetters("/desk/orders/" + facts.number()));
+        model.put("codes", address.inLetters("/codes/"));
+        return model;
+    }
+
+    private String page(Facts facts) {
+        return address.inLetters("/bookings/" + facts.token());
+    }
+
+    private List<CalendarFile.Event> calendar(Facts facts) {
+        String house = catalogues.catalogue().house().name();
+        return facts.certain().stream()
+                .map(row -> OrderCalendar.event(
+                        row.booking(),
+                        row.time(),
+                        row.title() + " · " + house,
+                        row.title(),
+                        row.place(),
+                        row.directions(),
+                        page(facts)))
+                .toList();
+    }
+}

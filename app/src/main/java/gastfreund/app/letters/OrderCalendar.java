@@ -1,0 +1,54 @@
+package gastfreund.app.letters;
+
+import gastfreund.app.calendars.CalendarFile;
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.catalogue.Speech;
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderRows;
+import gastfreund.app.pages.Address;
+import gastfreund.core.time.Interval;
+import java.time.Clock;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** An order's bookings for a calendar. */
+@Component
+public class OrderCalendar {
+
+    private final CatalogueService catalogues;
+    private final Speech speech;
+    private final OrderRows pages;
+    private final Address address;
+    private final Clock clock;
+
+    OrderCalendar(CatalogueService catalogues, Speech speech, OrderRows pages, Address address, Clock clock) {
+        this.catalogues = catalogues;
+        this.speech = speech;
+        this.pages = pages;
+        this.address = address;
+        this.clock = clock;
+    }
+
+    /** The bookings that stand and wait for nobody's yes, as a calendar file. */
+    public String of(Order order) {
+        Catalogue catalogue = catalogues.catalogue();
+        List<CalendarFile.Event> events = pages.rows(order.certain(), speech.in(order.locale(), catalogue)).stream()
+                .map(row -> event(
+                        row.line().booking().value(),
+                        row.line().time(),
+                        row.title() + " · " + catalogue.house().name(),
+                        row.title(),
+                        row.place(),
+                        row.directions(),
+                        address.inLetters("/bookings/" + order.token())))
+                .toList();
+        return CalendarFile.of(events, clock.instant());
+    }
+
+    /** @param directions empty where the place needs none */
+    static CalendarFile.Event event(
+            String uid, Interval time, String summary, String title, String place, String directions, String page) {
+        return new CalendarFile.Event(uid, time, summary, place, directions.isEmpty() ? title : directions, page);
+    }
+}

@@ -1,0 +1,68 @@
+package gastfreund.app.openings;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.Story;
+import gastfreund.app.languages.Formats;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.Place;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What an offer's page shows.
+ *
+ * @param places where it can be had, with how they are found
+ * @param terms what cancelling costs, in sentences
+ * @param gone null where nothing was wanted that could not be had
+ * @param keepAddress where an opening is kept
+ * @param keepHelp what keeping does
+ */
+public record OfferPage(
+        Offer offer,
+        Story story,
+        List<Where> places,
+        List<String> terms,
+        @Nullable Gone gone,
+        Panel panel,
+        String keepAddress,
+        String keepHelp) {
+
+    /** A place, and how it is found. */
+    public record Where(String name, String directions) {}
+
+    /**
+     * A time that could not be had.
+     *
+     * @param words why, in words
+     * @param then what to do about it
+     * @param nearest what can be had instead
+     */
+    public record Gone(String words, String then, List<Slot> nearest) {
+
+        /** @param why one of {@link Panel#whyGone} */
+        static Gone of(long start, String why, List<Slot> nearest, Formats f) {
+            String then =
+                    why.equals("moment") ? "offer.again" : nearest.isEmpty() ? "offer.noNearest" : "offer.nearest";
+            return new Gone(f.text("offer.gone." + why, f.time(start)), f.text(then), nearest);
+        }
+    }
+
+    static OfferPage of(
+            Catalogue catalogue, Offer offer, @Nullable Gone gone, Panel panel, String keepAddress, Formats f) {
+        return new OfferPage(
+                offer,
+                catalogue.storyOf(offer),
+                catalogue.house().placesOf(offer).stream()
+                        .map(id -> {
+                            Place place = catalogue.house().place(id);
+                            return new Where(
+                                    place.name(), catalogue.placeNotes().getOrDefault(id, ""));
+                        })
+                        .toList(),
+                TermsInWords.of(offer.terms(), f),
+                gone,
+                panel,
+                keepAddress,
+                f.text("offer.keepHelp", catalogue.holdMinutes()));
+    }
+}
