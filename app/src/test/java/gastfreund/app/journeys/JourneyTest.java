@@ -52,7 +52,7 @@ class JourneyTest extends Journey {
         link("Add something else").click();
         assertThat(page.locator(".head .kept")).containsText("1 place kept");
         link("Open clay table").click();
-        page.locator(".ribbon .day:has(.bar)").nth(8).click();
+        chooseDay(8);
         page.locator(".slot").first().click();
         assertThat(page.locator(".lines > li")).hasCount(2);
         assertThat(page.locator(".ladder")).containsText("To pay by");
@@ -144,6 +144,7 @@ class JourneyTest extends Journey {
         page.getByLabel("One person less").click();
         assertThat(total).hasText(one);
         link("Another time: Open clay table").click();
+        page.waitForLoadState();
         String before = page.locator(".narrow b").first().textContent();
         page.locator(".ribbon .day[data-panel='day-" + dateOf(later) + "']").click();
         page.locator("form:has(input[name=start][value='" + later.time().start() + "']) .slot")
