@@ -9,8 +9,10 @@ import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.ShrinkingMode;
+import net.jqwik.api.Tag;
 
 /** Who serves whoever names nobody, beside a plain count of everybody's week. */
+@Tag("oracle")
 class AssignmentTest {
 
     /** Whether an option goes before another, where neither is named. */

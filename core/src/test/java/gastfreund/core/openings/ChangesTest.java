@@ -26,8 +26,10 @@ import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.ShrinkingMode;
+import net.jqwik.api.Tag;
 
 /** What no longer fits, and what a change does, beside a naive oracle on random houses that are changed at random. */
+@Tag("oracle")
 class ChangesTest {
 
     private static final int DAYS = 3;

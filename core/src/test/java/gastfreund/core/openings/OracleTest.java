@@ -20,11 +20,13 @@ import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.ShrinkingMode;
+import net.jqwik.api.Tag;
 
 /**
  * The engine against a naive oracle on random houses, and properties that hold whatever the house. On demand more:
- * {@code mvn -pl core test -Dtest=OracleTest -Dhouses=50000 -Dseed=1}; a failure names the seed of its house.
+ * {@code mvn -pl core test -Dbeside=none -Dtest=OracleTest -Dhouses=50000 -Dseed=1}; a failure names the seed of its house.
  */
+@Tag("oracle")
 class OracleTest {
 
     private static final int QUERIES = 3;
