@@ -3,6 +3,7 @@
 import { checkout, once } from './components/forms.js';
 import { countdown } from './components/countdown.js';
 import { desk } from './components/desk.js';
+import { hours } from './components/hours.js';
 import { panel } from './components/panel.js';
 
 document.addEventListener('alpine:init', () => {
@@ -10,7 +11,7 @@ document.addEventListener('alpine:init', () => {
 
   // Its attributes are data of our own, so that a page is plain HTML.
   Alpine.prefix('data-x-');
-  for (const [name, component] of Object.entries({ checkout, countdown, desk, once, panel })) {
+  for (const [name, component] of Object.entries({ checkout, countdown, desk, hours, once, panel })) {
     Alpine.data(name, component);
   }
 });

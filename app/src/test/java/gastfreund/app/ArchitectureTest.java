@@ -49,6 +49,7 @@ class ArchitectureTest {
             "vouchers",
             "baskets",
             "hosts",
+            "editing",
             "payments",
             "orders",
             "documents",
@@ -60,7 +61,9 @@ class ArchitectureTest {
             "bookingpage",
             "orderdesk",
             "guests",
-            "board");
+            "board",
+            "effects",
+            "hours");
 
     private static final int MOST_FILES = 24;
 

@@ -124,7 +124,7 @@ public record HouseFile(
             this.root = root.object(
                     "format", "house", "places", "staff", "resources", "offers", "promoCodes", "bookings", "busy");
             this.references = new References(root);
-            this.schedules = new ScheduleReader(references);
+            this.schedules = new ScheduleReader(references::offer);
         }
 
         @Nullable

@@ -13,14 +13,16 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.Function;
 
 /** Reads SCHEDULE and WINDOW. */
 final class ScheduleReader {
 
-    private final References references;
+    private final Function<Node, String> offer;
 
-    ScheduleReader(References references) {
-        this.references = references;
+    /** @param offer reads the id of an offer */
+    ScheduleReader(Function<Node, String> offer) {
+        this.offer = offer;
     }
 
     /** The schedule in a member {@code hours}, always open where there is none. */
@@ -36,7 +38,7 @@ final class ScheduleReader {
             LocalDate from = exception.required("from").date();
             LocalDate to = exception.required("to").date();
             List<Window> windows = exception.elements("windows").stream()
-                    .map(w -> window(w.object("from", "to", "offers", "audience")))
+                    .map(this::ofException)
                     .toList();
             exception.made(() -> new HoursException(from, to, windows)).ifPresent(exceptions::add);
         }
@@ -55,10 +57,15 @@ final class ScheduleReader {
         return Schedule.of(weekly, exceptions);
     }
 
+    /** A window without days. */
+    Window ofException(Node node) {
+        return window(node.object("from", "to", "offers", "audience"));
+    }
+
     private Window window(Node node) {
         Set<OfferId> offers = new HashSet<>();
-        for (Node offer : node.elements("offers")) {
-            offers.add(new OfferId(references.offer(offer)));
+        for (Node named : node.elements("offers")) {
+            offers.add(new OfferId(offer.apply(named)));
         }
         boolean desk = node.member("audience").map(a -> a.word("desk")).isPresent();
         return new Window(

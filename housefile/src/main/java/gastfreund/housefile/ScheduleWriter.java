@@ -45,8 +45,13 @@ final class ScheduleWriter {
         ObjectNode node = HouseWriter.object();
         node.put("from", exception.from().toString()).put("to", exception.to().toString());
         ArrayNode windows = node.putArray("windows");
-        exception.windows().forEach(w -> windows.add(putWindow(HouseWriter.object(), w)));
+        exception.windows().forEach(w -> windows.add(window(w)));
         return node;
+    }
+
+    /** A window without days. */
+    static ObjectNode window(Window window) {
+        return putWindow(HouseWriter.object(), window);
     }
 
     private static ObjectNode putWindow(ObjectNode node, Window window) {

@@ -2,6 +2,7 @@ package gastfreund.app.catalogue;
 
 import gastfreund.app.storage.Reading;
 import gastfreund.housefile.HouseFile;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
@@ -57,7 +58,10 @@ public class CatalogueService {
     }
 
     private Optional<Catalogue> read() {
-        return reading.ofNow(() -> store.houseFile().map(this::read));
+        return reading.ofNow(() -> {
+            List<Document> documents = store.documents();
+            return documents.isEmpty() ? Optional.empty() : Optional.of(read(HouseDocuments.file(documents)));
+        });
     }
 
     /** Waits for whoever is just reading it, who may have read it as it was before. */

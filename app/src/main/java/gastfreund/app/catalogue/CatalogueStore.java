@@ -1,21 +1,22 @@
 package gastfreund.app.catalogue;
 
+import gastfreund.app.catalogue.DocumentRef.Kind;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.housefile.HouseFile;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Keeps the house's definition: a row for each thing, each in the house file's JSON. */
 @Repository
 class CatalogueStore {
-
-    private static final List<String> KINDS = List.of("places", "staff", "resources", "offers");
 
     private final JdbcClient jdbc;
 
@@ -23,29 +24,87 @@ class CatalogueStore {
         this.jdbc = jdbc;
     }
 
-    /** The house as a house file without bookings; empty where there is no house yet. */
-    Optional<JsonNode> houseFile() {
-        return jdbc.sql("SELECT definition FROM house")
-                .query(String.class)
-                .optional()
-                .map(house -> {
-                    ObjectNode file = JsonNodeFactory.instance.objectNode();
-                    file.put("format", "gastfreund-house/1");
-                    file.set("house", HouseFile.parse(house));
-                    for (String kind : KINDS) {
-                        ArrayNode things = file.putArray(kind);
-                        jdbc.sql("SELECT definition FROM " + kind + " ORDER BY position, id")
-                                .query(String.class)
-                                .list()
-                                .forEach(definition -> things.add(HouseFile.parse(definition)));
-                    }
-                    ArrayNode codes = file.putArray("promoCodes");
-                    jdbc.sql("SELECT definition FROM promo_codes ORDER BY position")
-                            .query(String.class)
-                            .list()
-                            .forEach(definition -> codes.add(HouseFile.parse(definition)));
-                    return file;
-                });
+    /** The house, then kind by kind what it has, each in the order in which it is shown; none where there is no house. */
+    List<Document> documents() {
+        List<Document> documents = new ArrayList<>();
+        for (Kind kind : Kind.values()) {
+            documents.addAll(documents(kind));
+        }
+        return documents;
+    }
+
+    List<Document> documents(Kind kind) {
+        String order = kind == Kind.HOUSE ? "id" : "position, " + kind.idMember();
+        return jdbc.sql("SELECT " + id(kind) + " AS id, version, definition FROM " + kind.code() + " ORDER BY " + order)
+                .query((row, n) -> document(kind, row))
+                .list();
+    }
+
+    Optional<Document> document(DocumentRef ref) {
+        return jdbc.sql("SELECT " + id(ref.kind()) + " AS id, version, definition FROM "
+                        + ref.kind().code() + " WHERE " + id(ref.kind()) + " = ?")
+                .param(ref.id())
+                .query((row, n) -> document(ref.kind(), row))
+                .optional();
+    }
+
+    /** The column, or for the one house the word, that tells one from the others. */
+    private static String id(Kind kind) {
+        return kind == Kind.HOUSE ? "'house'" : kind.idMember();
+    }
+
+    private static Document document(Kind kind, ResultSet row) throws SQLException {
+        return new Document(new DocumentRef(kind, row.getString("id")), row.getInt("version"), (ObjectNode)
+                HouseFile.parse(row.getString("definition")));
+    }
+
+    /** Writes a document in the place of the one before it; one that is new stands behind all others. */
+    void write(Document document) {
+        Kind kind = document.ref().kind();
+        int changed = jdbc.sql("UPDATE " + kind.code() + " SET version = ?, definition = ? WHERE " + id(kind) + " = ?")
+                .params(
+                        document.version(),
+                        document.json().toString(),
+                        document.ref().id())
+                .update();
+        if (changed == 0) {
+            jdbc.sql("INSERT INTO " + kind.code() + " (" + kind.idMember() + ", position, version, definition)"
+                            + " SELECT ?, coalesce(max(position), -1) + 1, ?, ? FROM " + kind.code())
+                    .params(
+                            document.ref().id(),
+                            document.version(),
+                            document.json().toString())
+                    .update();
+        }
+    }
+
+    /** Takes a document away; not where something that was booked names it. */
+    boolean delete(DocumentRef ref) {
+        return !isBooked(ref)
+                && jdbc.sql("DELETE FROM " + ref.kind().code() + " WHERE " + id(ref.kind()) + " = ?")
+                                .param(ref.id())
+                                .update()
+                        == 1;
+    }
+
+    boolean isBooked(DocumentRef ref) {
+        String booked =
+                switch (ref.kind()) {
+                    case HOUSE -> "SELECT 1";
+                    case PLACES -> "SELECT 1 FROM bookings WHERE place = ?";
+                    case STAFF -> "SELECT 1 FROM booking_staff WHERE staff = ? UNION ALL SELECT 1 FROM busy WHERE staff = ?";
+                    case OFFERS -> "SELECT 1 FROM bookings WHERE offer = ?";
+                    case RESOURCES -> "SELECT 1 FROM offers o, json_each(o.definition, '$.uses') u JOIN bookings b ON b.offer = o.id"
+                            + " WHERE u.value ->> 'resource' = ?";
+                    case PROMO_CODES -> "SELECT 1 FROM orders WHERE promo_code = ?";
+                };
+        List<Object> ids =
+                Collections.nCopies((int) booked.chars().filter(c -> c == '?').count(), ref.id());
+        return jdbc.sql("SELECT EXISTS (" + booked + ")")
+                        .params(ids)
+                        .query(Integer.class)
+                        .single()
+                == 1;
     }
 
     int holdMinutes() {
@@ -61,25 +120,16 @@ class CatalogueStore {
         jdbc.sql("INSERT INTO house (id, definition) VALUES (1, ?)")
                 .param(houseFile.get("house").toString())
                 .update();
-        for (String kind : KINDS) {
-            JsonNode things = houseFile.path(kind);
-            for (int i = 0; i < things.size(); i++) {
-                jdbc.sql("INSERT INTO " + kind + " (id, position, definition) VALUES (?, ?, ?)")
-                        .params(
-                                things.get(i).get("id").stringValue(),
-                                i,
-                                things.get(i).toString())
-                        .update();
+        for (Kind kind : Kind.values()) {
+            JsonNode things = houseFile.path(kind.inFile());
+            if (!things.isArray()) {
+                continue;
             }
-        }
-        JsonNode codes = houseFile.path("promoCodes");
-        for (int i = 0; i < codes.size(); i++) {
-            jdbc.sql("INSERT INTO promo_codes (code, position, definition) VALUES (?, ?, ?)")
-                    .params(
-                            PromoCode.normal(codes.get(i).get("code").stringValue()),
-                            i,
-                            codes.get(i).toString())
-                    .update();
+            for (JsonNode thing : things) {
+                String id = thing.get(kind.idMember()).stringValue();
+                String normal = kind == Kind.PROMO_CODES ? PromoCode.normal(id) : id;
+                write(new Document(new DocumentRef(kind, normal), 1, (ObjectNode) thing));
+            }
         }
     }
 }

@@ -48,6 +48,14 @@ class DeskAdvice {
             return may(Right.SIGN_INS);
         }
 
+        public boolean setUp() {
+            return may(Right.SET_UP);
+        }
+
+        public boolean ownHours() {
+            return may(Right.OWN_HOURS);
+        }
+
         public boolean guestData() {
             return may(Right.GUEST_DATA);
         }

@@ -9,8 +9,10 @@ import java.util.Locale;
  * @param password hashed
  * @param epoch raised when their sessions are to end
  * @param language in which they are written to
+ * @param person the id of whom among the house's people they are; empty: none of them
  */
-public record Host(long id, String email, String name, String password, Role role, int epoch, Locale language) {
+public record Host(
+        long id, String email, String name, String password, Role role, int epoch, Locale language, String person) {
 
     public boolean may(Right right) {
         return role.may(right);

@@ -27,7 +27,7 @@ class HostStore {
     }
 
     Optional<Host> byEmail(String email) {
-        return jdbc.sql("SELECT id, email, name, password, role, epoch, language FROM hosts WHERE email = ?")
+        return jdbc.sql("SELECT id, email, name, password, role, epoch, language, person FROM hosts WHERE email = ?")
                 .param(email.strip())
                 .query(HostStore::host)
                 .optional();
@@ -41,12 +41,13 @@ class HostStore {
                 row.getString("password"),
                 Role.ofCode(row.getString("role")),
                 row.getInt("epoch"),
-                Locale.forLanguageTag(row.getString("language")));
+                Locale.forLanguageTag(row.getString("language")),
+                row.getString("person"));
     }
 
     /** Owners and managers, the first one first. */
     List<Host> inCharge() {
-        return jdbc.sql("SELECT id, email, name, password, role, epoch, language FROM hosts"
+        return jdbc.sql("SELECT id, email, name, password, role, epoch, language, person FROM hosts"
                         + " WHERE role IN ('owner', 'manager') ORDER BY id")
                 .query(HostStore::host)
                 .list();

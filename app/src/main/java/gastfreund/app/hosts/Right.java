@@ -20,6 +20,12 @@ public enum Right {
     SIGN_INS,
     /** Taking a guest's data out, and forgetting them. */
     GUEST_DATA,
+    /** Changing what the house consists of: hours, people, things, places and offers. */
+    SET_UP,
+    /** Changing one's own hours, where the house lets people do so. */
+    OWN_HOURS,
+    /** Inviting hosts, saying what they may do, and ending their sessions. */
+    ROLES,
     /** One's own password and sessions. */
     OWN_ACCOUNT
 }

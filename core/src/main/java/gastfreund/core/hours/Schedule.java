@@ -4,10 +4,17 @@ import gastfreund.core.time.Days;
 import gastfreund.core.time.IntervalSet;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
@@ -46,6 +53,27 @@ public final class Schedule {
         return new Schedule(weekly, exceptions);
     }
 
+    /**
+     * Open on each day of the week in its windows, but for the exceptions. Windows that are alike are written once for all
+     * their days.
+     *
+     * @param week a day that is missing has no windows
+     */
+    public static Schedule ofWeek(Map<DayOfWeek, List<Window>> week, List<HoursException> exceptions) {
+        Map<Window, Set<DayOfWeek>> days = new LinkedHashMap<>();
+        for (DayOfWeek day : DayOfWeek.values()) {
+            for (Window window : week.getOrDefault(day, List.of())) {
+                days.computeIfAbsent(window, w -> EnumSet.noneOf(DayOfWeek.class))
+                        .add(day);
+            }
+        }
+        return of(
+                days.entrySet().stream()
+                        .map(e -> new WeeklyWindow(e.getValue(), e.getKey()))
+                        .toList(),
+                exceptions);
+    }
+
     private List<Window> weeklyWindows(DayOfWeek day) {
         return weekly == null
                 ? List.of(ALL_DAY)
@@ -58,6 +86,73 @@ public final class Schedule {
     /** The weekly windows as they were given; empty where it is open all day but for the exceptions. */
     public Optional<List<WeeklyWindow>> weekly() {
         return Optional.ofNullable(weekly);
+    }
+
+    /** The windows that begin on a day of the week, but for exceptions; from midnight to midnight where it is open all day. */
+    public List<Window> windowsOn(DayOfWeek day) {
+        return byWeekday.get(day.ordinal());
+    }
+
+    /** The same with other windows on a day of the week. */
+    public Schedule withDay(DayOfWeek day, List<Window> windows) {
+        Map<DayOfWeek, List<Window>> week = new EnumMap<>(DayOfWeek.class);
+        for (DayOfWeek each : DayOfWeek.values()) {
+            week.put(each, each == day ? windows : windowsOn(each));
+        }
+        return ofWeek(week, exceptions);
+    }
+
+    /** The same with an exception that decides about its dates, whatever did before. */
+    public Schedule with(HoursException exception) {
+        List<HoursException> all = new ArrayList<>(exceptions);
+        all.add(exception);
+        return new Schedule(weekly, apart(all));
+    }
+
+    /**
+     * The same without exceptions on some dates.
+     *
+     * @param from the first date (inclusive)
+     * @param to the last date (inclusive)
+     */
+    public Schedule withoutExceptions(LocalDate from, LocalDate to) {
+        List<HoursException> left = new ArrayList<>();
+        for (HoursException one : apart(exceptions)) {
+            left.addAll(beside(one, from, to));
+        }
+        return new Schedule(weekly, left);
+    }
+
+    /** Exceptions of which no two cover a date, by date, that decide as those do that were given. */
+    public List<HoursException> exceptionsApart() {
+        return apart(exceptions);
+    }
+
+    private static List<HoursException> apart(List<HoursException> exceptions) {
+        List<HoursException> apart = new ArrayList<>();
+        for (HoursException later : exceptions) {
+            List<HoursException> left = new ArrayList<>();
+            apart.forEach(one -> left.addAll(beside(one, later.from(), later.to())));
+            left.add(later);
+            apart = left;
+        }
+        apart.sort(Comparator.comparing(HoursException::from));
+        return List.copyOf(apart);
+    }
+
+    /** What is left of an exception beside some dates. */
+    private static List<HoursException> beside(HoursException one, LocalDate from, LocalDate to) {
+        if (one.to().isBefore(from) || one.from().isAfter(to)) {
+            return List.of(one);
+        }
+        List<HoursException> left = new ArrayList<>();
+        if (one.from().isBefore(from)) {
+            left.add(new HoursException(one.from(), from.minusDays(1), one.windows()));
+        }
+        if (one.to().isAfter(to)) {
+            left.add(new HoursException(to.plusDays(1), one.to(), one.windows()));
+        }
+        return left;
     }
 
     /** The exceptions, in the order in which they were given. */

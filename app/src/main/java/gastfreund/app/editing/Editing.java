@@ -1,0 +1,340 @@
+package gastfreund.app.editing;
+
+import gastfreund.app.catalogue.Document;
+import gastfreund.app.catalogue.DocumentRef;
+import gastfreund.app.catalogue.Fault;
+import gastfreund.app.catalogue.HouseDocuments;
+import gastfreund.app.catalogue.Tried;
+import gastfreund.app.hosts.Host;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * The one way in which the house is changed: a host changes a draft, and keeps it or drops it; what was kept can be undone
+ * ({@code docs/editing.md}).
+ */
+@Service
+public class Editing {
+
+    private final HouseDocuments documents;
+    private final DraftStore drafts;
+    private final ChangeStore changes;
+    private final Clock clock;
+
+    Editing(HouseDocuments documents, DraftStore drafts, ChangeStore changes, Clock clock) {
+        this.documents = documents;
+        this.drafts = drafts;
+        this.changes = changes;
+        this.clock = clock;
+    }
+
+    /** What a host has changed in a document and not kept. */
+    public Optional<Draft> draft(Host host, DocumentRef ref) {
+        return drafts.find(host.id(), ref);
+    }
+
+    /** All that a host has changed and not kept. */
+    public List<Draft> drafts(Host host) {
+        return drafts.of(host.id());
+    }
+
+    /** A document as a host sees it: with what they have not kept yet. */
+    public Optional<Document> seen(Host host, DocumentRef ref) {
+        Optional<Document> draft = draft(host, ref).map(Draft::document);
+        return draft.isPresent() ? draft : documents.find(ref);
+    }
+
+    /**
+     * Changes a document in a host's draft, which begins here where there is none. A draft in which nothing is changed any
+     * more is dropped.
+     *
+     * @param edit changes the document
+     * @param typed what cannot be read, by the names of the fields that this change is about; blank: it can be read now
+     * @return empty where there is no such document
+     */
+    @Transactional
+    public Optional<Draft> change(Host host, DocumentRef ref, Consumer<ObjectNode> edit, Map<String, String> typed) {
+        Optional<Draft> begun = draft(host, ref).or(() -> documents.find(ref).map(this::begun));
+        return begun.map(draft -> {
+            ObjectNode json = draft.json().deepCopy();
+            edit.accept(json);
+            Map<String, String> unread = new HashMap<>(draft.typed());
+            unread.putAll(typed);
+            unread.values().removeIf(String::isEmpty);
+            Draft changed = new Draft(ref, draft.version(), draft.base(), json, unread, Instant.now(clock));
+            if (changed.isIdle()) {
+                drafts.drop(host.id(), ref);
+            } else {
+                drafts.put(host.id(), changed);
+            }
+            return changed;
+        });
+    }
+
+    private Draft begun(Document document) {
+        return new Draft(
+                document.ref(), document.version(), document.json(), document.json(), Map.of(), Instant.now(clock));
+    }
+
+    /** Begins a document that there is not yet. Nothing where there is one with this id, or a draft of one. */
+    @Transactional
+    public boolean begin(Host host, Document fresh) {
+        if (seen(host, fresh.ref()).isPresent()) {
+            return false;
+        }
+        ObjectNode nothing = JsonNodeFactory.instance.objectNode();
+        drafts.put(host.id(), new Draft(fresh.ref(), 0, nothing, fresh.json(), Map.of(), Instant.now(clock)));
+        return true;
+    }
+
+    /** Takes back what a host has changed and not kept. */
+    @Transactional
+    public void drop(Host host, List<DocumentRef> refs) {
+        refs.forEach(ref -> drafts.drop(host.id(), ref));
+    }
+
+    /** Makes a host's drafts count, all of these or none. HouseDocuments without a draft are passed over. */
+    @Transactional
+    public Keeping keep(Host host, List<DocumentRef> refs) {
+        List<Draft> kept =
+                refs.stream().map(r -> draft(host, r)).flatMap(Optional::stream).toList();
+        List<Document> fresh = new ArrayList<>();
+        List<Keeping.Conflicts> conflicts = new ArrayList<>();
+        Map<DocumentRef, Map<String, String>> unread = new HashMap<>();
+        for (Draft draft : kept) {
+            Optional<Document> current = documents.find(draft.ref());
+            if (!draft.typed().isEmpty()) {
+                unread.put(draft.ref(), draft.typed());
+            }
+            if (current.isEmpty() || current.get().version() == draft.version()) {
+                fresh.add(draft.document());
+                continue;
+            }
+            Merge merge = Merge.of(draft.base(), draft.json(), current.get().json());
+            if (!merge.conflicts().isEmpty()) {
+                conflicts.add(new Keeping.Conflicts(draft.ref(), merge.conflicts()));
+            }
+            fresh.add(current.get().with(merge.document()));
+        }
+        if (!conflicts.isEmpty()) {
+            return new Keeping.Both(List.copyOf(conflicts));
+        }
+        Tried tried = documents.tryOut(fresh);
+        if (!tried.isRight() || !unread.isEmpty()) {
+            return new Keeping.Wrong(tried.faults(), unread);
+        }
+        long keeping = write(host, fresh, null);
+        kept.forEach(d -> drafts.drop(host.id(), d.ref()));
+        return new Keeping.Kept(keeping);
+    }
+
+    /** The members that somebody else has changed since a host's draft began, and the draft too, differently. */
+    public List<Conflict> conflicts(Draft draft) {
+        return documents
+                .find(draft.ref())
+                .filter(d -> d.version() != draft.version())
+                .map(d -> Merge.of(draft.base(), draft.json(), d.json()).conflicts())
+                .orElse(List.of());
+    }
+
+    /** Writes documents and what that changes; those that are as they were are left alone. */
+    private long write(Host host, List<Document> fresh, @Nullable Long undoes) {
+        long keeping = changes.next();
+        boolean any = false;
+        for (Document one : fresh) {
+            Optional<Document> before = documents.find(one.ref());
+            ObjectNode json = Members.document(Members.of(one.json()));
+            if (before.map(b -> Members.of(b.json()).equals(Members.of(json))).orElse(false)) {
+                continue;
+            }
+            int version = before.map(Document::version).orElse(0) + 1;
+            documents.write(new Document(one.ref(), version, json));
+            changes.write(new Change(
+                    0,
+                    keeping,
+                    Instant.now(clock),
+                    host.email(),
+                    one.ref(),
+                    version,
+                    before.map(Document::json).orElse(null),
+                    json,
+                    undoes));
+            any = true;
+        }
+        return any ? keeping : 0;
+    }
+
+    /**
+     * Decides between two changes of the same members: the draft goes on from the document as it is now, with theirs in the
+     * members named, and mine in all others.
+     */
+    @Transactional
+    public void yield(Host host, DocumentRef ref, Set<String> members) {
+        Optional<Draft> mine = draft(host, ref);
+        Optional<Document> theirs = documents.find(ref);
+        if (mine.isPresent() && theirs.isPresent()) {
+            Document current = theirs.get();
+            ObjectNode merged = Merge.of(mine.get().base(), mine.get().json(), current.json(), members)
+                    .document();
+            drafts.put(
+                    host.id(),
+                    new Draft(
+                            ref,
+                            current.version(),
+                            current.json(),
+                            merged,
+                            mine.get().typed(),
+                            Instant.now(clock)));
+        }
+    }
+
+    /** The last change of a document. */
+    public Optional<Change> last(DocumentRef ref) {
+        return changes.last(ref);
+    }
+
+    /** The changes before one, the newest first. */
+    public List<Change> latest(long before, int most) {
+        return changes.latest(before, most);
+    }
+
+    /** What came of undoing. */
+    public enum Undone {
+        UNDONE,
+        /** Members that it touched were changed again since. */
+        CHANGED_SINCE,
+        /** The house as it was then would not go with what it is now. */
+        DOES_NOT_FIT,
+        /** There is nothing of that number. */
+        UNKNOWN
+    }
+
+    /** Undoes what was kept together, while the members that it touched are as it left them. It is a change like any other. */
+    @Transactional
+    public Undone undo(Host host, long keeping) {
+        List<Change> all = changes.kept(keeping);
+        if (all.isEmpty()) {
+            return Undone.UNKNOWN;
+        }
+        List<Document> back = new ArrayList<>();
+        List<Change> made = new ArrayList<>();
+        for (Change change : all) {
+            Optional<Document> now = documents.find(change.ref());
+            if (!isAsLeft(change, now)) {
+                return Undone.CHANGED_SINCE;
+            }
+            if (change.before() == null) {
+                made.add(change);
+            } else if (now.isEmpty()) {
+                back.add(new Document(change.ref(), change.version(), change.before()));
+            } else {
+                back.add(now.get().with(undone(change, now.get().json())));
+            }
+        }
+        return undo(host, keeping, back, made);
+    }
+
+    private Undone undo(Host host, long keeping, List<Document> back, List<Change> made) {
+        Tried tried = documents.tryOut(back);
+        for (Change change : made) {
+            tried = documents.tryWithout(change.ref(), back);
+        }
+        if (!tried.isRight() || made.stream().anyMatch(c -> documents.isBooked(c.ref()))) {
+            return Undone.DOES_NOT_FIT;
+        }
+        write(host, back, keeping);
+        for (Change change : made) {
+            delete(host, change.ref(), keeping);
+        }
+        return Undone.UNDONE;
+    }
+
+    private static boolean isAsLeft(Change change, Optional<Document> now) {
+        if (change.after() == null || now.isEmpty()) {
+            return (change.after() == null) == now.isEmpty();
+        }
+        Map<String, JsonNode> after = Members.of(change.after());
+        Map<String, JsonNode> current = Members.of(now.get().json());
+        return Merge.touched(Members.of(change.beforeOrNothing()), after).stream()
+                .allMatch(m -> Objects.equals(after.get(m), current.get(m)));
+    }
+
+    private static ObjectNode undone(Change change, JsonNode now) {
+        Map<String, JsonNode> before = Members.of(change.beforeOrNothing());
+        Map<String, JsonNode> members = new TreeMap<>(Members.of(now));
+        for (String member : Merge.touched(before, Members.of(change.afterOrNothing()))) {
+            JsonNode was = before.get(member);
+            if (was == null) {
+                members.remove(member);
+            } else {
+                members.put(member, was);
+            }
+        }
+        return Members.document(members);
+    }
+
+    /** Whether a change can be undone now. */
+    public boolean canUndo(Change change) {
+        return isAsLeft(change, documents.find(change.ref()));
+    }
+
+    /** Why a document cannot be deleted. */
+    public sealed interface Deleting {
+
+        record Deleted(long keeping) implements Deleting {}
+
+        /** It was booked: it can be retired. */
+        record Booked() implements Deleting {}
+
+        /** Others name it. */
+        record Named(List<Fault> faults) implements Deleting {}
+    }
+
+    /** Deletes what nobody ever booked and nothing names. */
+    @Transactional
+    public Deleting delete(Host host, DocumentRef ref) {
+        if (documents.isBooked(ref)) {
+            return new Deleting.Booked();
+        }
+        Tried tried = documents.tryWithout(ref, List.of());
+        if (!tried.isRight()) {
+            return new Deleting.Named(tried.faults());
+        }
+        drafts.drop(host.id(), ref);
+        return new Deleting.Deleted(delete(host, ref, null));
+    }
+
+    private long delete(Host host, DocumentRef ref, @Nullable Long undoes) {
+        Optional<Document> before = documents.find(ref);
+        if (before.isEmpty() || !documents.delete(ref)) {
+            return 0;
+        }
+        long keeping = changes.next();
+        changes.write(new Change(
+                0,
+                keeping,
+                Instant.now(clock),
+                host.email(),
+                ref,
+                before.get().version() + 1,
+                before.get().json(),
+                null,
+                undoes));
+        return keeping;
+    }
+}

@@ -1,0 +1,45 @@
+package gastfreund.app.effects;
+
+import gastfreund.app.catalogue.Document;
+import gastfreund.app.catalogue.DocumentRef.Kind;
+import gastfreund.app.catalogue.HouseDocuments;
+import gastfreund.app.editing.Figures;
+import gastfreund.app.editing.Sentences;
+import gastfreund.app.languages.Formats;
+import gastfreund.core.hours.OfferId;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+
+/** What the documents of the house are called, and sentences with these names. */
+@Component
+public class Names {
+
+    private final HouseDocuments documents;
+
+    Names(HouseDocuments documents) {
+        this.documents = documents;
+    }
+
+    /** The titles of offers that are still offered, in their order. */
+    public Map<OfferId, String> offers() {
+        Map<OfferId, String> titles = new LinkedHashMap<>();
+        for (Document offer : documents.all(Kind.OFFERS)) {
+            if (!offer.isRetired()) {
+                titles.put(new OfferId(offer.ref().id()), offer.name());
+            }
+        }
+        return titles;
+    }
+
+    public Figures figures(Formats f) {
+        return new Figures(f.words(), offers());
+    }
+
+    public Sentences sentences(Formats f) {
+        Map<String, String> names = new HashMap<>();
+        documents.all().forEach(d -> names.put(d.ref().id(), d.name()));
+        return new Sentences(f, figures(f), names);
+    }
+}
