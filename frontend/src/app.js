@@ -3,6 +3,7 @@
 import { checkout, once } from './components/forms.js';
 import { countdown } from './components/countdown.js';
 import { desk } from './components/desk.js';
+import { draft } from './components/draft.js';
 import { hours } from './components/hours.js';
 import { panel } from './components/panel.js';
 
@@ -11,7 +12,7 @@ document.addEventListener('alpine:init', () => {
 
   // Its attributes are data of our own, so that a page is plain HTML.
   Alpine.prefix('data-x-');
-  for (const [name, component] of Object.entries({ checkout, countdown, desk, hours, once, panel })) {
+  for (const [name, component] of Object.entries({ checkout, countdown, desk, draft, hours, once, panel })) {
     Alpine.data(name, component);
   }
 });

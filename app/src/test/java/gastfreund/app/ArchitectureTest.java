@@ -63,7 +63,8 @@ class ArchitectureTest {
             "guests",
             "board",
             "effects",
-            "hours");
+            "hours",
+            "household");
 
     private static final int MOST_FILES = 24;
 

@@ -65,7 +65,45 @@ class BundlesTest {
         ENDINGS.put("part.", Set.of("morning", "afternoon", "evening"));
         ENDINGS.put("offer.gone.", Set.of("taken", "moment", "price", "share"));
         ENDINGS.put("letter.", letters());
+        ENDINGS.put("hours.group.", Set.of("house", "places", "staff", "resources", "offers"));
+        Set<String> household = Set.of("staff", "resources", "places");
+        ENDINGS.put("household.help.", household);
+        ENDINGS.put("household.add.", household);
+        ENDINGS.put("household.kind.", Set.of("onsite", "online", "phone", "guest"));
+        ENDINGS.put("member.", members());
         ENDINGS.put("cause.", codes("gastfreund.app.journal.Cause"));
+    }
+
+    /** Those members of documents that have a name in sentences; the others are called as in the house file. */
+    private static Set<String> members() {
+        return Set.of(
+                "name",
+                "title",
+                "kind",
+                "maxPerDay",
+                "units",
+                "staff.of",
+                "staff.pick",
+                "staff.assign",
+                "price",
+                "uses",
+                "places",
+                "extra.words",
+                "extra.picture",
+                "extra.pictureText",
+                "extra.email",
+                "extra.address",
+                "extra.directions",
+                "extra.link",
+                "extra.meeting",
+                "extra.calls",
+                "extra.notes",
+                "extra.km",
+                "extra.freeKm",
+                "extra.perKm",
+                "extra.lat",
+                "extra.lon",
+                "extra.ownHours");
     }
 
     private static Set<String> letters() {

@@ -260,7 +260,8 @@ public final class Node {
         return Money.ofMinor(number(least, MOST_MONEY));
     }
 
-    LocalDate date() {
+    /** A date in a time that a house can have to do with. */
+    public LocalDate date() {
         return parsed("a date such as 2027-01-31", LocalDate.EPOCH, t -> inReach(LocalDate.parse(t)));
     }
 

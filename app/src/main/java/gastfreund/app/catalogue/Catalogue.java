@@ -4,8 +4,10 @@ import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.core.time.HouseZone;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,6 +18,8 @@ import java.util.Optional;
  * @param story of the house
  * @param stories of offers
  * @param placeNotes how to find a place
+ * @param portraits of people
+ * @param dayNotes why the house is closed on some days
  * @param questions that offers ask at checkout
  * @param checkout what the house wants there
  * @param keeping how long guests' data are kept
@@ -27,7 +31,9 @@ public record Catalogue(
         House house,
         Story story,
         Map<OfferId, Story> stories,
-        Map<PlaceId, String> placeNotes,
+        Map<PlaceId, PlaceNotes> placeNotes,
+        Map<StaffId, Portrait> portraits,
+        List<DayNote> dayNotes,
         Map<OfferId, List<Question>> questions,
         CheckoutRules checkout,
         KeepRules keeping,
@@ -56,6 +62,19 @@ public record Catalogue(
     /** A voucher or a pass that the house sells. */
     public Optional<PrepaidOffer> prepaidOffer(String id) {
         return prepaidOffers.stream().filter(o -> o.id().equals(id)).findFirst();
+    }
+
+    public PlaceNotes placeNotes(PlaceId place) {
+        return placeNotes.getOrDefault(place, PlaceNotes.none());
+    }
+
+    /** Why the house is closed on a date; empty where nobody said. */
+    public String whyClosed(LocalDate date) {
+        return dayNotes.stream()
+                .filter(n -> n.covers(date))
+                .map(DayNote::words)
+                .findFirst()
+                .orElse("");
     }
 
     public Story storyOf(Offer offer) {

@@ -90,6 +90,8 @@ public class CatalogueService {
                 extras.story(),
                 extras.stories(),
                 extras.placeNotes(),
+                extras.portraits(),
+                extras.dayNotes(),
                 extras.questions(),
                 extras.checkout(),
                 extras.keeping(),

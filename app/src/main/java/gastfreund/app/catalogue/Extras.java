@@ -2,6 +2,7 @@ package gastfreund.app.catalogue;
 
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
 import gastfreund.housefile.Node;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -17,7 +18,9 @@ import java.util.Set;
 record Extras(
         Story story,
         Map<OfferId, Story> stories,
-        Map<PlaceId, String> placeNotes,
+        Map<PlaceId, PlaceNotes> placeNotes,
+        Map<StaffId, Portrait> portraits,
+        List<DayNote> dayNotes,
         Map<OfferId, List<Question>> questions,
         CheckoutRules checkout,
         KeepRules keeping,
@@ -36,17 +39,30 @@ record Extras(
                 questions.put(id, Question.of(extra));
             });
         }
-        Map<PlaceId, String> notes = new HashMap<>();
+        Map<PlaceId, PlaceNotes> notes = new HashMap<>();
         for (Node place : file.elements("places")) {
             place.member("extra")
+                    .ifPresent(
+                            extra -> notes.put(new PlaceId(place.required("id").text()), PlaceNotes.of(extra)));
+        }
+        Map<StaffId, Portrait> portraits = new HashMap<>();
+        for (Node person : file.elements("staff")) {
+            person.member("extra")
                     .ifPresent(extra ->
-                            notes.put(new PlaceId(place.required("id").text()), extra.textOrBlank("directions")));
+                            portraits.put(new StaffId(person.required("id").text()), Portrait.of(extra)));
+        }
+        for (String kind : List.of("places", "staff", "resources")) {
+            file.elements(kind).forEach(thing -> thing.member("extra").ifPresent(DayNote::of));
         }
         Node house = file.required("house").at("extra");
+        house.truth("ownHours");
+        List<DayNote> closures = DayNote.of(house);
         return new Extras(
                 Story.of(house),
                 Map.copyOf(stories),
                 Map.copyOf(notes),
+                Map.copyOf(portraits),
+                closures,
                 Map.copyOf(questions),
                 CheckoutRules.of(house),
                 KeepRules.of(house),

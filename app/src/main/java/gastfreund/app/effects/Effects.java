@@ -4,6 +4,7 @@ import gastfreund.app.bookings.BookedStore;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Document;
 import gastfreund.app.catalogue.DocumentRef;
+import gastfreund.app.catalogue.Fault;
 import gastfreund.app.catalogue.HouseDocuments;
 import gastfreund.app.catalogue.Tried;
 import gastfreund.app.editing.Change;
@@ -106,11 +107,24 @@ public class Effects {
             }
         }
         Tried tried = documents.tryOut(changed);
-        tried.faults().forEach(fault -> problems.add(fault.path() + ": " + fault.message()));
+        tried.faults().forEach(fault -> problems.add(problem(fault, refs.get(0), sentences, f)));
         Comparison comparison = drafts.isEmpty() || !problems.isEmpty()
                 ? new Comparison(List.of(), List.of())
                 : compared(tried.right());
         return effect(changes, problems, both, comparison, last(refs.get(0), f), f);
+    }
+
+    private String problem(Fault fault, DocumentRef first, Sentences sentences, Formats f) {
+        String label =
+                fault.path().isEmpty() ? "" : sentences.label(fault.path().replace('.', '/'));
+        String words = FaultWords.of(fault.message(), f);
+        String said = label.isEmpty() ? words : label + ": " + words;
+        return fault.document().equals(first)
+                ? said
+                : documents
+                                .find(fault.document())
+                                .map(Document::name)
+                                .orElse(fault.document().id()) + " – " + said;
     }
 
     private Comparison compared(House after) {

@@ -56,7 +56,7 @@ public record OfferPage(
                         .map(id -> {
                             Place place = catalogue.house().place(id);
                             return new Where(
-                                    place.name(), catalogue.placeNotes().getOrDefault(id, ""));
+                                    place.name(), catalogue.placeNotes(id).found(f.words()));
                         })
                         .toList(),
                 TermsInWords.of(offer.terms(), f),

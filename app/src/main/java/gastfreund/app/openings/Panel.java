@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param earlier address of the five weeks before; null where they are over
  * @param later address of the five weeks after
+ * @param closedFor why the chosen date is closed, in the house's own words; empty: nobody said, or it is not
  * @param answerHours in how many hours a request is answered; 0 where it is booked at once
  */
 public record Panel(
@@ -25,6 +26,7 @@ public record Panel(
         List<Part> parts,
         @Nullable String earlier,
         String later,
+        String closedFor,
         int answerHours) {
 
     /**

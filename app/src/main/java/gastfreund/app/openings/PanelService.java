@@ -60,6 +60,9 @@ public class PanelService {
                 parts(ribbon.selected(), catalogue.zone()),
                 past ? null : choice.startingFrom(earlier(first, today)).address(basket),
                 choice.startingFrom(first.plusDays(Ribbon.DAYS)).address(basket),
+                ribbon.selected().why() == Ribbon.Why.CLOSED
+                        ? catalogue.whyClosed(ribbon.selected().date())
+                        : "",
                 choice.offer().confirm() == Offer.Confirm.BY_HAND ? catalogue.answerHours() : 0);
     }
 

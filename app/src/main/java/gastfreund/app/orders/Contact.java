@@ -1,5 +1,6 @@
 package gastfreund.app.orders;
 
+import gastfreund.app.typed.MailAddress;
 import gastfreund.app.typed.Named;
 import gastfreund.app.typed.Written;
 import jakarta.validation.constraints.NotBlank;
@@ -22,10 +23,7 @@ public record Contact(
         @NotBlank(message = "{checkout.name.missing}") @Size(max = 120, message = "{checkout.name.long}") @Named
                 String name,
         @NotBlank(message = "{checkout.email.wrong}")
-                @Pattern(
-                        regexp = "\\s*+" + ATOM + "(?:\\." + ATOM
-                                + ")*+@(?:[\\p{L}\\p{N}-]{1,63}+\\.)++\\p{L}{2,63}+\\s*+",
-                        message = "{checkout.email.wrong}")
+                @Pattern(regexp = MailAddress.REGEX, message = "{checkout.email.wrong}")
                 @Size(max = 254, message = "{checkout.email.wrong}")
                 String email,
         @NotBlank(message = "{checkout.phone.wrong}")
@@ -35,9 +33,6 @@ public record Contact(
         @Size(max = 160, message = "{checkout.company.long}") @Named String company,
         @Size(max = 400, message = "{checkout.address.long}") String address,
         @Size(max = 2000, message = "{checkout.notes.long}") String notes) {
-
-    /** What stands between the dots before the @. */
-    private static final String ATOM = "[A-Za-z0-9!#$%&'*+/=?^_`{|}~-]++";
 
     /** Fields that a form did not have are empty. */
     public Contact {

@@ -81,7 +81,7 @@ public class OrderRows {
                 List.copyOf(sold.staff().values()),
                 sold.place(),
                 Quantities.named(sold.addOns(), line.addOns()),
-                line.place() == null ? "" : catalogue.placeNotes().getOrDefault(line.place(), ""),
+                line.place() == null ? "" : catalogue.placeNotes(line.place()).booked(f.words()),
                 answers.of(line.booking()),
                 TermsInWords.of(sold.terms(), f),
                 freeUntil(line, clock.instant()));

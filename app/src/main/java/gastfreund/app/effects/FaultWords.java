@@ -1,0 +1,40 @@
+package gastfreund.app.effects;
+
+import gastfreund.app.languages.Formats;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Says what the reader of house files found wrong in the words of whoever typed it. */
+public final class FaultWords {
+
+    private static final Map<Pattern, String> KNOWN = new LinkedHashMap<>();
+
+    static {
+        KNOWN.put(Pattern.compile("must be a text that is not blank|is missing"), "fault.blank");
+        KNOWN.put(Pattern.compile("must be from (-?\\d+) to (-?\\d+)"), "fault.range");
+        KNOWN.put(Pattern.compile("must be a whole number"), "fault.number");
+        KNOWN.put(Pattern.compile("must name somebody"), "fault.nobody");
+        KNOWN.put(Pattern.compile("must be a mail address"), "fault.email");
+        KNOWN.put(Pattern.compile("must be an address that begins with https:// or http://"), "fault.link");
+        KNOWN.put(Pattern.compile("there is no .*"), "fault.unknown");
+    }
+
+    private FaultWords() {}
+
+    /** In words; what is not known is said as the reader says it. */
+    public static String of(String message, Formats f) {
+        for (Map.Entry<Pattern, String> known : KNOWN.entrySet()) {
+            Matcher matcher = known.getKey().matcher(message);
+            if (matcher.matches()) {
+                Object[] groups = new Object[matcher.groupCount()];
+                for (int i = 0; i < groups.length; i++) {
+                    groups[i] = matcher.group(i + 1);
+                }
+                return f.text(known.getValue(), groups);
+            }
+        }
+        return message;
+    }
+}

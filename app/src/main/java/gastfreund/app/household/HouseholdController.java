@@ -1,0 +1,230 @@
+package gastfreund.app.household;
+
+import gastfreund.app.catalogue.Document;
+import gastfreund.app.catalogue.DocumentRef;
+import gastfreund.app.catalogue.DocumentRef.Kind;
+import gastfreund.app.catalogue.HouseDocuments;
+import gastfreund.app.editing.Editing;
+import gastfreund.app.editing.Keeping;
+import gastfreund.app.hosts.Host;
+import gastfreund.app.hosts.Needs;
+import gastfreund.app.hosts.Right;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.pages.Note;
+import gastfreund.app.pages.Partial;
+import gastfreund.app.typed.Written;
+import java.text.Normalizer;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The people, things and places of the house. Everything changes a draft, which is kept or dropped. */
+@Controller
+@RequestMapping("/desk/house")
+class HouseholdController {
+
+    private static final int MOST_ID = 40;
+
+    private final HouseholdPages pages;
+    private final HouseDocuments documents;
+    private final Editing editing;
+    private final Serves serves;
+
+    HouseholdController(HouseholdPages pages, HouseDocuments documents, Editing editing, Serves serves) {
+        this.pages = pages;
+        this.documents = documents;
+        this.editing = editing;
+        this.serves = serves;
+    }
+
+    @Needs(Right.SET_UP)
+    @GetMapping
+    String index(Host host, @RequestParam(required = false) @Nullable String said, Model model) {
+        Formats f = Formats.of(model);
+        model.addAttribute(
+                "page", pages.index(host, Note.said(said, f.words()).stream().toList(), f));
+        return "household/index";
+    }
+
+    /** Who gets it where a guest does not care. */
+    @Needs(Right.SET_UP)
+    @PostMapping("/gets-it")
+    String getsIt(Host host, @RequestParam Map<String, String> form) {
+        for (Document offer : documents.all(Kind.OFFERS)) {
+            String assign = form.getOrDefault("assign-" + offer.ref().id(), "");
+            if (assign.equals("least") || assign.equals("order")) {
+                editing.change(
+                        host,
+                        offer.ref(),
+                        json -> {
+                            if (json.path("staff") instanceof ObjectNode staff
+                                    && !staff.path("assign")
+                                            .stringValue("least")
+                                            .equals(assign)) {
+                                staff.put("assign", assign);
+                            }
+                        },
+                        Map.of());
+            }
+        }
+        Keeping keeping = editing.keep(host, serves.changed(host));
+        return "redirect:/desk/house" + said(keeping);
+    }
+
+    private static String said(Keeping keeping) {
+        return keeping instanceof Keeping.Kept kept ? (kept.keeping() == 0 ? "?said=nothing" : "?said=kept") : "";
+    }
+
+    /** Begins somebody or something new, as a draft. */
+    @Needs(Right.SET_UP)
+    @PostMapping("/{kind}")
+    String add(Host host, @PathVariable String kind, @RequestParam(defaultValue = "") String name) {
+        Kind of = kind(kind);
+        String called = Written.line(name, Form.MOST_LINE);
+        if (called.isEmpty()) {
+            return "redirect:/desk/house?said=no-name";
+        }
+        DocumentRef ref = free(host, of, called);
+        ObjectNode json =
+                JsonNodeFactory.instance.objectNode().put("id", ref.id()).put("name", called);
+        if (of == Kind.RESOURCES) {
+            json.put("units", 1);
+        } else if (of == Kind.PLACES) {
+            json.put("kind", "onsite");
+        }
+        editing.begin(host, new Document(ref, 0, json));
+        return "redirect:" + HouseholdPages.address(ref);
+    }
+
+    private static Kind kind(String code) {
+        return Kind.ofCode(code)
+                .filter(HouseholdPages.KINDS::contains)
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    }
+
+    /** An id that nobody has or had: ids never die. */
+    private DocumentRef free(Host host, Kind kind, String name) {
+        String plain = Normalizer.normalize(name.toLowerCase(Locale.ROOT).replace("ß", "ss"), Normalizer.Form.NFD)
+                .replaceAll("[^a-z0-9]++", "-")
+                .replaceAll("^-|-$", "");
+        String begin = plain.isEmpty() ? "new" : plain.substring(0, Math.min(plain.length(), MOST_ID));
+        String id = begin;
+        for (int i = 2; isTaken(host, new DocumentRef(kind, id)); i++) {
+            id = begin + "-" + i;
+        }
+        return new DocumentRef(kind, id);
+    }
+
+    private boolean isTaken(Host host, DocumentRef ref) {
+        return editing.seen(host, ref).isPresent() || editing.last(ref).isPresent();
+    }
+
+    private Document seen(Host host, String kind, String id) {
+        return editing.seen(host, new DocumentRef(kind(kind), id))
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    }
+
+    @Needs(Right.SET_UP)
+    @GetMapping("/{kind}/{id}")
+    @Partial("household")
+    String page(
+            Host host,
+            @PathVariable String kind,
+            @PathVariable String id,
+            @RequestParam(required = false) @Nullable String said,
+            Model model) {
+        Formats f = Formats.of(model);
+        Document seen = seen(host, kind, id);
+        model.addAttribute(
+                "page",
+                pages.page(host, seen, Note.said(said, f.words()).stream().toList(), f));
+        return "household/one";
+    }
+
+    @Needs(Right.SET_UP)
+    @PostMapping("/{kind}/{id}")
+    String type(
+            Host host,
+            @PathVariable String kind,
+            @PathVariable String id,
+            @RequestParam Map<String, String> form,
+            Model model) {
+        Document seen = seen(host, kind, id);
+        type(host, seen, form, Formats.of(model));
+        String part = "household".equals(form.get("fragment")) ? "?fragment=household" : "";
+        return "redirect:" + HouseholdPages.address(seen.ref()) + part;
+    }
+
+    private void type(Host host, Document seen, Map<String, String> form, Formats f) {
+        Form.Typing typing = new Form.Typing(form);
+        Form fields = HouseholdPages.form(seen.ref().kind());
+        editing.change(host, seen.ref(), json -> fields.type(json, typing), typing.unread());
+        if (seen.ref().kind() == Kind.STAFF) {
+            serves.type(host, seen.ref().id(), form, f);
+        }
+    }
+
+    @Needs(Right.SET_UP)
+    @PostMapping("/{kind}/{id}/keep")
+    String keep(
+            Host host,
+            @PathVariable String kind,
+            @PathVariable String id,
+            @RequestParam Map<String, String> form,
+            Model model) {
+        Document seen = seen(host, kind, id);
+        type(host, seen, form, Formats.of(model));
+        Keeping keeping = editing.keep(host, pages.together(host, seen.ref()));
+        return "redirect:" + HouseholdPages.address(seen.ref()) + said(keeping);
+    }
+
+    @Needs(Right.SET_UP)
+    @PostMapping("/{kind}/{id}/drop")
+    String drop(Host host, @PathVariable String kind, @PathVariable String id) {
+        Document seen = seen(host, kind, id);
+        editing.drop(host, pages.together(host, seen.ref()));
+        String to = seen.version() == 0 ? "/desk/house" : HouseholdPages.address(seen.ref());
+        return "redirect:" + to + "?said=dropped";
+    }
+
+    /** Retires it, or takes it back; what a host has not kept of it goes along. */
+    @Needs(Right.SET_UP)
+    @PostMapping("/{kind}/{id}/retire")
+    String retire(Host host, @PathVariable String kind, @PathVariable String id, @RequestParam boolean retired) {
+        Document seen = seen(host, kind, id);
+        editing.change(
+                host,
+                seen.ref(),
+                json -> {
+                    json.remove("retired");
+                    if (retired) {
+                        json.put("retired", true);
+                    }
+                },
+                Map.of());
+        Keeping keeping = editing.keep(host, List.of(seen.ref()));
+        return "redirect:" + HouseholdPages.address(seen.ref()) + said(keeping);
+    }
+
+    @Needs(Right.SET_UP)
+    @PostMapping("/{kind}/{id}/delete")
+    String delete(Host host, @PathVariable String kind, @PathVariable String id) {
+        Document seen = seen(host, kind, id);
+        Editing.Deleting deleting = editing.delete(host, seen.ref());
+        return deleting instanceof Editing.Deleting.Deleted
+                ? "redirect:/desk/house?said=deleted"
+                : "redirect:" + HouseholdPages.address(seen.ref()) + "?said=not-deleted";
+    }
+}

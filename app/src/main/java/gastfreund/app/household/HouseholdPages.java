@@ -1,0 +1,264 @@
+package gastfreund.app.household;
+
+import gastfreund.app.bookings.BookedStore;
+import gastfreund.app.catalogue.Document;
+import gastfreund.app.catalogue.DocumentRef;
+import gastfreund.app.catalogue.DocumentRef.Kind;
+import gastfreund.app.catalogue.Fault;
+import gastfreund.app.catalogue.HouseDocuments;
+import gastfreund.app.editing.Draft;
+import gastfreund.app.editing.Editing;
+import gastfreund.app.effects.Effect;
+import gastfreund.app.effects.Effects;
+import gastfreund.app.effects.FaultWords;
+import gastfreund.app.hosts.Host;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Note;
+import gastfreund.app.storage.Reading;
+import gastfreund.core.bookings.Booked;
+import gastfreund.core.time.Interval;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+
+/** Makes the pages of the people, things and places of the house. */
+@Component
+class HouseholdPages {
+
+    /** The kinds that have a page here. */
+    static final List<Kind> KINDS = List.of(Kind.STAFF, Kind.RESOURCES, Kind.PLACES);
+
+    private static final int YEARS = 3;
+
+    private final HouseDocuments documents;
+    private final Editing editing;
+    private final Effects effects;
+    private final Serves serves;
+    private final BookedStore booked;
+    private final Reading reading;
+    private final Clock clock;
+
+    HouseholdPages(
+            HouseDocuments documents,
+            Editing editing,
+            Effects effects,
+            Serves serves,
+            BookedStore booked,
+            Reading reading,
+            Clock clock) {
+        this.documents = documents;
+        this.editing = editing;
+        this.effects = effects;
+        this.serves = serves;
+        this.booked = booked;
+        this.reading = reading;
+        this.clock = clock;
+    }
+
+    static Form form(Kind kind) {
+        return switch (kind) {
+            case STAFF -> new PersonForm();
+            case RESOURCES -> new ThingForm();
+            default -> new PlaceForm();
+        };
+    }
+
+    static String address(DocumentRef ref) {
+        return "/desk/house/" + ref.kind().code() + "/" + ref.id();
+    }
+
+    /** The documents that are kept together with one: of a person, the offers in which it was changed who serves. */
+    List<DocumentRef> together(Host host, DocumentRef ref) {
+        List<DocumentRef> refs = new ArrayList<>(List.of(ref));
+        if (ref.kind() == Kind.STAFF) {
+            refs.addAll(serves.changed(host));
+        }
+        return refs;
+    }
+
+    HouseholdPage page(Host host, Document seen, List<Note> notes, Formats f) {
+        DocumentRef ref = seen.ref();
+        Optional<Draft> draft = editing.draft(host, ref);
+        Effect effect = effects.of(host, together(host, ref), f);
+        Form.Faults faults =
+                new Form.Faults(wrong(host, ref, f), draft.map(Draft::typed).orElse(Map.of()));
+        boolean fresh = seen.version() == 0;
+        boolean person = ref.kind() == Kind.STAFF;
+        List<Serves.Row> rows = person && !fresh ? serves.rows(host, ref.id(), f) : List.of();
+        return new HouseholdPage(
+                seen.name(),
+                address(ref),
+                fresh,
+                notes,
+                form(ref.kind()).fields(seen.json(), faults, f),
+                rows,
+                rows.stream()
+                        .map(r -> r.serves().name().substring("serves-".length()))
+                        .toList(),
+                fresh ? "" : "/desk/hours/" + ref.kind().code() + "/" + ref.id(),
+                fresh ? null : ending(seen, f),
+                effect);
+    }
+
+    /** What the reader of house files has against a draft, by path. */
+    private Map<String, String> wrong(Host host, DocumentRef ref, Formats f) {
+        Map<String, String> wrong = new HashMap<>();
+        editing.draft(host, ref).ifPresent(draft -> {
+            Document tried = new Document(ref, draft.version(), draft.json());
+            for (Fault fault : documents.tryOut(List.of(tried)).faults()) {
+                if (fault.document().equals(ref)) {
+                    wrong.putIfAbsent(fault.path(), FaultWords.of(fault.message(), f));
+                }
+            }
+        });
+        return wrong;
+    }
+
+    /** What ending it means, said before it is done. */
+    private HouseholdPage.Ending ending(Document seen, Formats f) {
+        DocumentRef ref = seen.ref();
+        boolean deletable = !documents.isBooked(ref) && !isNamed(ref);
+        List<String> warnings = new ArrayList<>();
+        if (!seen.isRetired()) {
+            int ahead = ahead(ref);
+            if (ahead > 0) {
+                warnings.add(f.text("household.ahead", ahead, seen.name()));
+            }
+            for (Document offer : documents.all(Kind.OFFERS)) {
+                if (!offer.isRetired() && isLast(offer.json(), ref)) {
+                    warnings.add(f.text("household.last", seen.name(), offer.name()));
+                }
+            }
+        }
+        String words =
+                seen.isRetired() ? "household.retired" : deletable ? "household.canDelete" : "household.canRetire";
+        return new HouseholdPage.Ending(seen.isRetired(), deletable, f.text(words, seen.name()), List.copyOf(warnings));
+    }
+
+    /** Whether an offer or a code names it. */
+    private boolean isNamed(DocumentRef ref) {
+        return !documents.tryWithout(ref, List.of()).isRight();
+    }
+
+    /** How many bookings of today and later are with a person, at a place or with a thing. */
+    private int ahead(DocumentRef ref) {
+        Interval ahead = Interval.between(
+                clock.instant().getEpochSecond() / 60,
+                clock.instant().plusSeconds(YEARS * 366L * 86_400).getEpochSecond() / 60);
+        Booked all = reading.of(() -> booked.touching(ahead, clock.instant()));
+        return (int) all.bookings().stream()
+                .filter(b -> switch (ref.kind()) {
+                    case STAFF -> b.staff().stream().anyMatch(s -> s.value().equals(ref.id()));
+                    case PLACES -> b.place() != null && b.place().value().equals(ref.id());
+                    default -> uses(b.offer().value(), ref.id());
+                })
+                .count();
+    }
+
+    private boolean uses(String offer, String thing) {
+        return documents
+                .find(DocumentRef.offer(offer))
+                .map(o -> {
+                    for (JsonNode use : o.json().path("uses")) {
+                        if (use.path("resource").stringValue("").equals(thing)) {
+                            return true;
+                        }
+                    }
+                    return false;
+                })
+                .orElse(false);
+    }
+
+    /** Whether an offer could not take place without it: nobody else serves, there is no other place, or it needs the thing. */
+    private boolean isLast(JsonNode offer, DocumentRef ref) {
+        return switch (ref.kind()) {
+            case STAFF -> needsAlone(offer.path("staff").path("of"), ref)
+                    || offer.path("staff").path("pick").stringValue("").equals("all") && Serves.serves(offer, ref.id());
+            case PLACES -> needsAlone(offer.path("places"), ref);
+            default -> uses(offer.path("id").stringValue(""), ref.id());
+        };
+    }
+
+    private boolean needsAlone(JsonNode list, DocumentRef ref) {
+        boolean named = false;
+        int others = 0;
+        for (JsonNode one : list) {
+            String id = one.stringValue("");
+            boolean lives = documents
+                    .find(new DocumentRef(ref.kind(), id))
+                    .map(d -> !d.isRetired())
+                    .orElse(false);
+            if (id.equals(ref.id())) {
+                named = true;
+            } else if (lives) {
+                others++;
+            }
+        }
+        return named && others == 0;
+    }
+
+    HouseholdPage.Index index(Host host, List<Note> notes, Formats f) {
+        List<HouseholdPage.Group> groups =
+                KINDS.stream().map(k -> group(host, k, f)).toList();
+        List<Document> offers = documents.all(Kind.OFFERS).stream()
+                .filter(o -> !o.isRetired())
+                .filter(o -> o.json().path("staff").path("pick").stringValue("").equals("any"))
+                .filter(o -> o.json().path("staff").path("of").size() > 1)
+                .toList();
+        List<Field> getsIt = offers.stream().map(o -> getsIt(host, o, f)).toList();
+        List<DocumentRef> changed = serves.changed(host);
+        List<DocumentRef> about = changed.isEmpty() ? List.of(DocumentRef.HOUSE) : changed;
+        return new HouseholdPage.Index(notes, groups, getsIt, "/desk/house", effects.of(host, about, f));
+    }
+
+    private Field getsIt(Host host, Document offer, Formats f) {
+        JsonNode json = editing.seen(host, offer.ref()).map(Document::json).orElse(offer.json());
+        return Field.select(
+                        "assign-" + offer.ref().id(),
+                        offer.name(),
+                        List.of(
+                                Field.Option.of("least", f.text("household.assign.least")),
+                                Field.Option.of("order", f.text("household.assign.order"))))
+                .value(json.path("staff").path("assign").stringValue("least"));
+    }
+
+    private HouseholdPage.Group group(Host host, Kind kind, Formats f) {
+        List<HouseholdPage.Row> rows = new ArrayList<>();
+        List<HouseholdPage.Row> retired = new ArrayList<>();
+        List<DocumentRef> drafts = editing.drafts(host).stream().map(Draft::ref).toList();
+        List<Document> all = new ArrayList<>(documents.all(kind));
+        editing.drafts(host).stream()
+                .filter(d -> d.isNew() && d.ref().kind() == kind)
+                .forEach(d -> all.add(new Document(d.ref(), 0, d.json())));
+        for (Document one : all) {
+            HouseholdPage.Row row =
+                    new HouseholdPage.Row(one.name(), address(one.ref()), facts(one, f), drafts.contains(one.ref()));
+            (one.isRetired() ? retired : rows).add(row);
+        }
+        Field add = Field.line("name", f.text("household.add." + kind.code()), Form.MOST_LINE)
+                .id("add-" + kind.code())
+                .required()
+                .with("autocomplete", "off");
+        return new HouseholdPage.Group(
+                kind.code(),
+                f.text("hours.group." + kind.code()),
+                f.text("household.help." + kind.code()),
+                rows,
+                retired,
+                add);
+    }
+
+    private String facts(Document one, Formats f) {
+        return switch (one.ref().kind()) {
+            case STAFF -> String.join(", ", serves.titles(one.ref().id()));
+            case RESOURCES -> f.text("household.units", one.json().path("units").intValue(1));
+            default -> f.text("household.kind." + one.json().path("kind").stringValue("onsite"));
+        };
+    }
+}
