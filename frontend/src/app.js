@@ -4,6 +4,7 @@ import { checkout, once } from './components/forms.js';
 import { countdown } from './components/countdown.js';
 import { desk } from './components/desk.js';
 import { draft } from './components/draft.js';
+import { explainer } from './components/explainer.js';
 import { hours } from './components/hours.js';
 import { panel } from './components/panel.js';
 
@@ -12,7 +13,7 @@ document.addEventListener('alpine:init', () => {
 
   // Its attributes are data of our own, so that a page is plain HTML.
   Alpine.prefix('data-x-');
-  for (const [name, component] of Object.entries({ checkout, countdown, desk, draft, hours, once, panel })) {
+  for (const [name, component] of Object.entries({ checkout, countdown, desk, draft, explainer, hours, once, panel })) {
     Alpine.data(name, component);
   }
 });

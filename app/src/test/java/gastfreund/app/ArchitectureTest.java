@@ -64,7 +64,8 @@ class ArchitectureTest {
             "board",
             "effects",
             "hours",
-            "household");
+            "household",
+            "explainer");
 
     private static final int MOST_FILES = 24;
 

@@ -85,12 +85,12 @@ class HoursPages {
                 .orElse(false);
     }
 
-    /** The documents whose hours a host has changed and not kept, this one first. */
+    /** The documents whose hours a host has changed and not kept, this one first; others only where all can be read. */
     List<DocumentRef> together(Host host, DocumentRef ref) {
         List<DocumentRef> refs = new ArrayList<>(List.of(ref));
         for (Draft draft : editing.drafts(host)) {
             boolean hours = !Hours.of(draft.base()).equals(Hours.of(draft.json()));
-            if (hours && !draft.ref().equals(ref) && may(host, draft.ref())) {
+            if (hours && draft.typed().isEmpty() && !draft.ref().equals(ref) && may(host, draft.ref())) {
                 refs.add(draft.ref());
             }
         }

@@ -29,7 +29,8 @@ final class PlaceForm extends Form {
                                 .toList())
                 .value(kind));
         if (kind.equals("onsite")) {
-            fields.add(text("address", place, faults, f).help(f.text("household.addressHelp")));
+            fields.add(text("address", f.text("member.extra.address"), place, faults)
+                    .help(f.text("household.addressHelp")));
         }
         if (kind.equals("online")) {
             fields.add(faults.on(
@@ -49,17 +50,14 @@ final class PlaceForm extends Form {
                     .value(extra(place, "calls").isEmpty() ? "us" : extra(place, "calls")));
         }
         if (!kind.equals("guest")) {
-            fields.add(text("directions", place, faults, f).help(f.text("household.directionsHelp")));
+            fields.add(text("directions", f.text("member.extra.directions"), place, faults)
+                    .help(f.text("household.directionsHelp")));
         }
         return fields;
     }
 
-    private static Field text(String member, JsonNode place, Faults faults, Formats f) {
-        return faults.on(
-                Field.text(member, f.text("member.extra." + member), MOST_TEXT),
-                "extra." + member,
-                extra(place, member),
-                "");
+    private static Field text(String member, String label, JsonNode place, Faults faults) {
+        return faults.on(Field.text(member, label, MOST_TEXT), "extra." + member, extra(place, member), "");
     }
 
     @Override

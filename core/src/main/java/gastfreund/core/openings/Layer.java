@@ -40,7 +40,8 @@ public record Layer(Kind kind, @Nullable String id, Schedule hours) {
      * @param place null where it has none
      * @param staff who serves, in the order in which they are told
      */
-    static List<Layer> of(House house, Offer offer, @Nullable PlaceId place, List<StaffId> staff, List<Needs> needs) {
+    public static List<Layer> of(
+            House house, Offer offer, @Nullable PlaceId place, List<StaffId> staff, List<Needs> needs) {
         List<Layer> layers = new ArrayList<>();
         layers.add(
                 offer.hours() != null

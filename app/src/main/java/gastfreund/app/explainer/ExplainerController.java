@@ -1,0 +1,62 @@
+package gastfreund.app.explainer;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.hosts.Needs;
+import gastfreund.app.hosts.Right;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.openings.Choice;
+import gastfreund.app.pages.Partial;
+import gastfreund.core.hours.Audience;
+import gastfreund.core.offers.Offer;
+import java.time.LocalDate;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/** Why a time can be booked, or cannot. */
+@Controller
+class ExplainerController {
+
+    private static final int FARTHEST_YEARS = 5;
+
+    private final ExplainerPages pages;
+    private final CatalogueService catalogues;
+
+    ExplainerController(ExplainerPages pages, CatalogueService catalogues) {
+        this.pages = pages;
+        this.catalogues = catalogues;
+    }
+
+    @Needs(Right.SEE)
+    @GetMapping("/desk/explain")
+    @Partial("explained")
+    String explain(
+            @RequestParam(defaultValue = "") String offer,
+            @ModelAttribute Choice.Asked asked,
+            @RequestParam(name = "as", defaultValue = "guest") String as,
+            @RequestParam(required = false) @Nullable Long at,
+            Model model) {
+        Catalogue catalogue = catalogues.catalogue();
+        Offer wanted = catalogue
+                .offer(offer)
+                .or(() -> catalogue.house().offers().stream()
+                        .filter(o -> !catalogue.house().retired().offers().contains(o.id()))
+                        .findFirst())
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        Choice choice = Choice.of(catalogue.house(), wanted, asked);
+        LocalDate today = pages.today();
+        LocalDate day = Optional.ofNullable(choice.day())
+                .filter(d -> d.isAfter(today.minusYears(FARTHEST_YEARS)) && d.isBefore(today.plusYears(FARTHEST_YEARS)))
+                .orElse(today);
+        Audience audience = as.equals("desk") ? Audience.DESK : Audience.GUEST;
+        model.addAttribute("page", pages.page(new Asked(choice, day, audience), at, Formats.of(model)));
+        return "explainer/explainer";
+    }
+}

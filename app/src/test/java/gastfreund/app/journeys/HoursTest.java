@@ -1,0 +1,275 @@
+package gastfreund.app.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.hosts.HostService;
+import gastfreund.app.hosts.Role;
+import gastfreund.core.offers.StaffId;
+import java.time.DayOfWeek;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Hours, set by mouse, by touch, by keyboard alone and without scripts; days that differ; undoing; two hosts at once. */
+class HoursTest extends Journey {
+
+    @Autowired
+    private CatalogueService catalogues;
+
+    @Autowired
+    private HostService hosts;
+
+    @Autowired
+    private TransactionTemplate transaction;
+
+    @BeforeEach
+    void nothingBegun() {
+        transaction.executeWithoutResult(t -> jdbc.sql("DELETE FROM drafts").update());
+    }
+
+    private String windows(String person, DayOfWeek day) {
+        return catalogues.catalogue().house().staff(new StaffId(person)).hours().windowsOn(day).stream()
+                .map(w -> w.from() + "-" + w.to())
+                .sorted()
+                .toList()
+                .toString();
+    }
+
+    private void openHours(String whose) {
+        signIn();
+        page.navigate(address("/desk/hours/" + whose));
+        page.waitForLoadState();
+    }
+
+    private double x(String day, double hour) {
+        BoundingBox lane = page.locator("#lane-" + day).boundingBox();
+        return lane.x + (hour - 6) / 18 * lane.width;
+    }
+
+    private double y(String day) {
+        BoundingBox lane = page.locator("#lane-" + day).boundingBox();
+        return lane.y + lane.height / 2;
+    }
+
+    private void drag(String day, double from, double to) {
+        page.mouse().move(x(day, from), y(day));
+        page.mouse().down();
+        page.mouse().move(x(day, to), y(day), new Mouse.MoveOptions().setSteps(4));
+        page.mouse().up();
+    }
+
+    private Locator effect() {
+        return page.locator("#effect");
+    }
+
+    @Test
+    void byMouseItIsOpenedClosedPulledAndKeptForSomeOffersAndUndone() {
+        open(true, 1280);
+        openHours("staff/mira");
+        drag("wed", 17, 18.45);
+        assertThat(page.locator("#wed")).hasValue("9:30–13, 14–17");
+        assertThat(effect()).containsText("Wednesday: 9:30–13, 14–18:30 → 9:30–13, 14–17");
+        assertThat(effect()).containsText("A private lesson");
+        assertThat(effect()).containsText("−");
+        drag("thu", 18.5, 20);
+        assertThat(page.locator("#thu")).hasValue("9:30–13, 14–20");
+        drag("sat", 10, 12);
+        assertThat(page.locator("#sat")).hasValue("10–12");
+        page.getByLabel("only for some offers").check();
+        page.locator("#whom").getByLabel("Glaze advice call").check();
+        assertThat(page.locator("#sat")).hasValue("10–12 (Glaze advice call)");
+        assertThat(page.locator("#lane-sat .window.some")).hasCount(1);
+        assertThat(effect()).containsText("Saturday: closed → 10–12 (Glaze advice call)");
+
+        page.reload();
+        assertThat(page.locator("#thu")).hasValue("9:30–13, 14–20");
+        assertThat(windows("mira", DayOfWeek.THURSDAY)).isEqualTo("[570-780, 840-1110]");
+        button("Keep these hours").click();
+        assertThat(page.getByText("It is kept, and counts from now on.")).isVisible();
+        assertThat(windows("mira", DayOfWeek.THURSDAY)).isEqualTo("[570-780, 840-1200]");
+        assertThat(windows("mira", DayOfWeek.SATURDAY)).isEqualTo("[600-720]");
+        button("Undo that").click();
+        assertThat(page.getByText("It is undone.")).isVisible();
+        assertThat(windows("mira", DayOfWeek.WEDNESDAY)).isEqualTo("[570-780, 840-1110]");
+    }
+
+    @Test
+    void byKeyboardAlone() {
+        open(true, 1280);
+        openHours("staff/jonte");
+        page.locator("#lane-mon").focus();
+        Keyboard keys = page.keyboard();
+        keys.press("ArrowRight");
+        for (int i = 0; i < 4; i++) {
+            keys.press("ArrowLeft");
+        }
+        keys.press("Shift+ArrowLeft");
+        assertThat(page.locator("#hours-told")).hasText("11–11:45");
+        keys.press("Enter");
+        assertThat(page.locator("#mon")).hasValue("11–11:45, 12–19");
+        keys.press("Escape");
+        assertThat(page.locator("#mon")).hasValue("12–19");
+        keys.press("ArrowRight");
+        keys.press("ArrowDown");
+        keys.press("ArrowRight");
+        assertThat(page.locator("#lane-tue")).isFocused();
+        keys.press("Enter");
+        assertThat(page.locator("#tue")).not().hasValue("12–20");
+        assertThat(effect()).containsText("Tuesday: 12–20 →");
+        assertThat(page.locator("#lane-tue")).isFocused();
+        button("Back to as it was").press("Enter");
+        assertThat(page.getByText("It is as it was.")).isVisible();
+        assertThat(page.locator("#tue")).hasValue("12–20");
+    }
+
+    @Test
+    void whatIsTypedWrongIsToldAtItsFieldAndStays() {
+        open(true, 1280);
+        openHours("staff/okka");
+        page.locator("#tue").fill("ten to four");
+        assertThat(page.locator("#said-tue")).containsText("We cannot read “ten to four”");
+        assertThat(page.locator("#tue")).hasAttribute("aria-invalid", "true");
+        page.locator("#fri").fill("10-13 und 14–18 Uhr");
+        assertThat(effect()).containsText("Friday: 10–18 → 10–13, 14–18");
+        button("Keep these hours").click();
+        assertThat(page.locator("#tue")).hasValue("ten to four");
+        assertThat(page.locator("#said-tue")).containsText("We cannot read");
+        assertThat(windows("okka", DayOfWeek.FRIDAY)).isEqualTo("[600-1080]");
+        page.locator("#tue").fill("22–2");
+        assertThat(page.locator("#said-tue")).not().containsText("We cannot read");
+        assertThat(page.locator(".axis text").last()).hasText("2");
+        button("Back to as it was").click();
+        assertThat(page.locator("#tue")).hasValue("10–16");
+    }
+
+    @Test
+    void withScriptsOffTheFiguresServeAndADayDiffersForAReason() {
+        open(false, 390);
+        openHours("house/house");
+        page.getByLabel("Times on Monday").fill("noon – 8pm");
+        button("^Keep these hours").click();
+        assertThat(page.getByText("There was nothing to keep.")).isVisible();
+        page.getByLabel("From", new Page.GetByLabelOptions().setExact(true)).fill("2027-01-25");
+        page.getByLabel("To", new Page.GetByLabelOptions().setExact(true)).fill("2027-01-20");
+        page.getByLabel("Why").fill("The kiln is mended");
+        button("Let these days differ").click();
+        assertThat(page.getByText("The last day is before the first.")).isVisible();
+        assertThat(page.getByLabel("Why")).hasValue("The kiln is mended");
+        page.getByLabel("To", new Page.GetByLabelOptions().setExact(true)).fill("2027-01-27");
+        button("Let these days differ").click();
+        assertThat(page.locator("#differing")).containsText("Mon 25 Jan – Wed 27 Jan");
+        assertThat(page.locator("#differing")).containsText("The kiln is mended");
+        button("^Keep these hours").click();
+        assertThat(page.getByText("It is kept, and counts from now on.")).isVisible();
+
+        page.navigate(address("/offers/wheel-hire?day=2027-01-26"));
+        assertThat(page.locator("#panel")).containsText("We are closed. The kiln is mended");
+        page.navigate(address("/desk/hours/house/house"));
+        button("as usual again").click();
+        button("^Keep these hours").click();
+        assertThat(page.getByText("It is kept, and counts from now on.")).isVisible();
+        assertThat(page.locator("#differing")).containsText("No day differs.");
+    }
+
+    @Test
+    void byTouchADragOpensAndATapAsksForWhom() {
+        try (BrowserContext phone = Browsers.chromium()
+                .newContext(new Browser.NewContextOptions()
+                        .setViewportSize(390, 800)
+                        .setLocale("en-GB")
+                        .setHasTouch(true)
+                        .setIsMobile(true)
+                        .setExtraHTTPHeaders(Map.of(FROM, somebody())))) {
+            open(true, 390);
+            Page own = page;
+            page = phone.newPage();
+            openHours("staff/mira");
+            Locator lane = page.locator("#lane-mon");
+            lane.scrollIntoViewIfNeeded();
+            double from = x("mon", 13);
+            double to = x("mon", 16);
+            double y = y("mon");
+            lane.dispatchEvent("pointerdown", touch(from, y));
+            lane.dispatchEvent("pointermove", touch((from + to) / 2, y));
+            lane.dispatchEvent("pointermove", touch(to, y));
+            lane.dispatchEvent("pointerup", touch(to, y));
+            assertThat(page.locator("#mon")).hasValue("13–16");
+            assertThat(effect()).containsText("Monday: closed → 13–16");
+            page.touchscreen().tap(x("mon", 14.5), y("mon"));
+            assertThat(page.locator("#whom")).isVisible();
+            page.getByLabel("only for the desk").check();
+            assertThat(page.locator("#mon")).hasValue("13–16 (desk only)");
+            page.locator("#whom-close").click();
+            assertThat(page.locator("#mon")).hasValue("closed");
+            page = own;
+        }
+    }
+
+    private static Map<String, Object> touch(double x, double y) {
+        return Map.of(
+                "clientX", x, "clientY", y, "pointerType", "touch", "button", 0, "bubbles", true, "isPrimary", true);
+    }
+
+    @Test
+    void twoHostsAtOnceMergeWhatTheyChangedAndSeeBothWhereItIsTheSame() {
+        open(true, 1280);
+        try (BrowserContext other = Browsers.chromium()
+                .newContext(new Browser.NewContextOptions()
+                        .setViewportSize(1280, 800)
+                        .setLocale("en-GB")
+                        .setExtraHTTPHeaders(Map.of(FROM, somebody())))) {
+            hosts.add("second@quillmere.example", "Second", "plenty of slip", Role.OWNER, Locale.ENGLISH);
+            openHours("../house/staff/jonte");
+            Page mine = page;
+            page = other.newPage();
+            page.navigate(address("/desk"));
+            page.getByLabel("Mail address").fill("second@quillmere.example");
+            page.getByLabel("Password").fill("plenty of slip");
+            button("Sign in").click();
+            page.navigate(address("/desk/house/staff/jonte"));
+            page.waitForLoadState();
+            page.getByLabel("At most so many").fill("6");
+            assertThat(effect()).containsText("At most a day: nothing → 6");
+            mine.bringToFront();
+            mine.getByLabel("Name").fill("Jonte Brook");
+            assertThat(mine.locator("#effect")).containsText("Name: Jonte → Jonte Brook");
+            button("Keep this").click();
+            assertThat(page.getByText("It is kept")).isVisible();
+            page.getByLabel("Some words").fill("Thrower of large bowls.");
+            assertThat(effect()).containsText("Some words");
+            Page theirs = page;
+            page = mine;
+            button("Keep this").click();
+            assertThat(page.getByText("It is kept")).isVisible();
+            assertThat(page.getByLabel("At most so many")).hasValue("6");
+            page.getByLabel("Some words").fill("Teaches beginners.");
+            assertThat(effect()).containsText("Some words");
+            button("Keep this").click();
+            assertThat(page.getByText("It is kept")).isVisible();
+
+            page = theirs;
+            button("Keep this").click();
+            assertThat(page.getByText("Somebody else changed this too")).isVisible();
+            assertThat(page.locator("#notes")).containsText("yours: Thrower of large bowls.");
+            assertThat(page.locator("#notes")).containsText("theirs: Teaches beginners.");
+            page.getByLabel(Pattern.compile("^theirs")).check();
+            button("That is what counts").click();
+            assertThat(page.getByLabel("Some words")).hasValue("Teaches beginners.");
+            assertThat(page.getByText("Nothing is changed.")).isVisible();
+            page = mine;
+        }
+    }
+}

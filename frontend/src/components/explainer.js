@@ -1,0 +1,73 @@
+// The day explainer: the moment under the pointer, or the next one by the arrows, is looked at without a new page.
+export const explainer = () => ({
+  timer: null,
+  asked: 0,
+
+  area: {
+    'data-x-on:pointermove'(event) {
+      const link = event.target.closest('[data-at]');
+      if (link && event.pointerType === 'mouse') this.look(link, 120);
+    },
+    'data-x-on:click'(event) {
+      const link = event.target.closest('[data-at]');
+      if (!link || event.ctrlKey || event.metaKey || event.shiftKey || event.button !== 0) return;
+      event.preventDefault();
+      this.look(link, 0);
+    },
+    'data-x-on:keydown'(event) {
+      this.key(event);
+    },
+  },
+
+  init() {
+    const form = document.querySelector('#explain-form');
+    form.addEventListener('change', () => form.submit());
+  },
+
+  links() {
+    return [...this.$root.querySelectorAll('[data-at]')];
+  },
+
+  key(event) {
+    const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    if (!by || event.ctrlKey || event.metaKey || event.altKey) return;
+    const links = this.links();
+    const now = links.findIndex((link) => link.getAttribute('aria-current'));
+    const next = links[now + by];
+    event.preventDefault();
+    event.stopPropagation();
+    if (next) this.look(next, 0, true);
+  },
+
+  look(link, pause, focus) {
+    clearTimeout(this.timer);
+    const address = link.getAttribute('href');
+    if (link.getAttribute('aria-current')) return;
+    if (focus) {
+      for (const one of this.links()) one.removeAttribute('aria-current');
+      link.setAttribute('aria-current', 'true');
+    }
+    this.timer = setTimeout(() => this.load(address, focus), pause);
+  },
+
+  async load(address, focus) {
+    const mine = (this.asked += 1);
+    const part = new URL(address, window.location.href);
+    part.searchParams.set('fragment', 'explained');
+    try {
+      const answer = await fetch(part);
+      if (!answer.ok) throw new Error(answer.statusText);
+      const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      if (mine !== this.asked) return;
+      for (const fresh of html.querySelectorAll('[data-part]')) {
+        const old = this.$root.querySelector(`#${CSS.escape(fresh.id)}`);
+        if (old) old.replaceWith(document.importNode(fresh, true));
+      }
+      history.replaceState(null, '', address);
+      const again = this.$root.querySelector('[data-at][aria-current]');
+      if (focus && again) again.focus({ preventScroll: true });
+    } catch {
+      window.location.assign(address);
+    }
+  },
+});
