@@ -59,13 +59,15 @@ public record Board(
     }
 
     /** @param hours the person's hours on the day; empty: off */
-    public record StaffLane(String name, List<Interval> hours, int y, List<Ground> ground, List<Block> blocks) {}
+    public record StaffLane(
+            String id, String name, List<Interval> hours, int y, List<Ground> ground, List<Block> blocks) {}
 
     /** One unit taken by a booking for a while. */
     public record Cell(BoardBooking booking, String title, int x, int width, int y, boolean selected) {}
 
     /** @param peak the most units taken at once */
     public record ResourceLane(
+            String id,
             String name,
             int units,
             int y,

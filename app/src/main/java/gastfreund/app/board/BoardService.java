@@ -76,7 +76,8 @@ class BoardService {
             IntervalSet hours =
                     open.getOrDefault(person.hours(), IntervalSet.empty()).within(whole);
             List<Board.Block> blocks = blocks(person, bookings, catalogue, scale, selected, f);
-            staff.add(new Board.StaffLane(person.name(), hours.intervals(), y, scale.ground(hours), blocks));
+            staff.add(new Board.StaffLane(
+                    person.id().value(), person.name(), hours.intervals(), y, scale.ground(hours), blocks));
             y += STAFF_LANE + LANE_GAP;
         }
         List<Board.ResourceLane> resources = new ArrayList<>();
@@ -239,7 +240,15 @@ class BoardService {
             }
         }
         return new Board.ResourceLane(
-                resource.name(), resource.units(), y, POOL_HEIGHT, rowHeight, ground, cells, peak);
+                resource.id().value(),
+                resource.name(),
+                resource.units(),
+                y,
+                POOL_HEIGHT,
+                rowHeight,
+                ground,
+                cells,
+                peak);
     }
 
     private static int units(Offer offer, Resource resource, BoardBooking booking) {

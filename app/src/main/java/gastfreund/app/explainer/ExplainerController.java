@@ -41,14 +41,14 @@ class ExplainerController {
             @RequestParam(defaultValue = "") String offer,
             @ModelAttribute Choice.Asked asked,
             @RequestParam(name = "as", defaultValue = "guest") String as,
+            @RequestParam(defaultValue = "") String uses,
             @RequestParam(required = false) @Nullable Long at,
             Model model) {
         Catalogue catalogue = catalogues.catalogue();
         Offer wanted = catalogue
                 .offer(offer)
-                .or(() -> catalogue.house().offers().stream()
-                        .filter(o -> !catalogue.house().retired().offers().contains(o.id()))
-                        .findFirst())
+                .or(() -> first(catalogue, asked.staff(), uses))
+                .or(() -> first(catalogue, null, ""))
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         Choice choice = Choice.of(catalogue.house(), wanted, asked);
         LocalDate today = pages.today();
@@ -58,5 +58,17 @@ class ExplainerController {
         Audience audience = as.equals("desk") ? Audience.DESK : Audience.GUEST;
         model.addAttribute("page", pages.page(new Asked(choice, day, audience), at, Formats.of(model)));
         return "explainer/explainer";
+    }
+
+    /** The first offer that a person serves, or that uses a thing. */
+    private static Optional<Offer> first(Catalogue catalogue, @Nullable String staff, String uses) {
+        return catalogue.house().offers().stream()
+                .filter(o -> !catalogue.house().retired().offers().contains(o.id()))
+                .filter(o -> staff == null
+                        || staff.isEmpty()
+                        || o.serving().of().stream().anyMatch(s -> s.value().equals(staff)))
+                .filter(o -> uses.isEmpty()
+                        || o.uses().stream().anyMatch(u -> u.resource().value().equals(uses)))
+                .findFirst();
     }
 }

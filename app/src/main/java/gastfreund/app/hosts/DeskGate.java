@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Optional;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -40,7 +41,7 @@ final class DeskGate extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        Optional<Host> host = hosts.byEmail(signedIn.getUsername()).filter(h -> isLive(signedIn, h));
+        Optional<Host> host = hosts.byEmail(signedIn.getUsername()).filter(h -> isLive(signedIn, h, clock.instant()));
         if (host.isPresent()) {
             request.setAttribute(HOST, host.get());
             chain.doFilter(request, response);
@@ -50,8 +51,9 @@ final class DeskGate extends OncePerRequestFilter {
         }
     }
 
-    private boolean isLive(SignedIn signedIn, Host host) {
-        boolean fresh = Duration.between(signedIn.since(), clock.instant()).compareTo(LONGEST) < 0;
+    /** Whether a session still belongs to a host. */
+    static boolean isLive(SignedIn signedIn, Host host, Instant now) {
+        boolean fresh = Duration.between(signedIn.since(), now).compareTo(LONGEST) < 0;
         return fresh && host.epoch() == signedIn.epoch();
     }
 

@@ -29,7 +29,7 @@ final class PlaceForm extends Form {
                                 .toList())
                 .value(kind));
         if (kind.equals("onsite")) {
-            fields.add(text("address", f.text("member.extra.address"), place, faults)
+            fields.add(text("address", "extra.address", f.text("member.extra.address"), place, faults)
                     .help(f.text("household.addressHelp")));
         }
         if (kind.equals("online")) {
@@ -50,14 +50,14 @@ final class PlaceForm extends Form {
                     .value(extra(place, "calls").isEmpty() ? "us" : extra(place, "calls")));
         }
         if (!kind.equals("guest")) {
-            fields.add(text("directions", f.text("member.extra.directions"), place, faults)
+            fields.add(text("directions", "extra.directions", f.text("member.extra.directions"), place, faults)
                     .help(f.text("household.directionsHelp")));
         }
         return fields;
     }
 
-    private static Field text(String member, String label, JsonNode place, Faults faults) {
-        return faults.on(Field.text(member, label, MOST_TEXT), "extra." + member, extra(place, member), "");
+    private static Field text(String member, String path, String label, JsonNode place, Faults faults) {
+        return faults.on(Field.text(member, label, MOST_TEXT), path, extra(place, member), "");
     }
 
     @Override
