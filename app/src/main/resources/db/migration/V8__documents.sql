@@ -46,3 +46,39 @@ CREATE INDEX busy_by_staff ON busy (staff);
 
 -- Which of the house's people a host is; empty: none of them.
 ALTER TABLE hosts ADD COLUMN person TEXT NOT NULL DEFAULT '';
+
+-- Who is signed in where; a session of which there is no row here has ended.
+CREATE TABLE host_sessions (
+    id      TEXT    PRIMARY KEY,
+    host    INTEGER NOT NULL REFERENCES hosts (id) ON DELETE CASCADE,
+    since   INTEGER NOT NULL,
+    seen_at INTEGER NOT NULL,
+    address TEXT    NOT NULL,
+    agent   TEXT    NOT NULL
+) STRICT;
+
+CREATE INDEX host_sessions_by_host ON host_sessions (host);
+
+-- secret: encrypted; step: the last step of time whose code was used
+CREATE TABLE second_factors (
+    host   INTEGER PRIMARY KEY REFERENCES hosts (id) ON DELETE CASCADE,
+    secret TEXT    NOT NULL,
+    step   INTEGER NOT NULL DEFAULT 0
+) STRICT;
+
+CREATE TABLE spare_codes (
+    host INTEGER NOT NULL REFERENCES hosts (id) ON DELETE CASCADE,
+    mark TEXT    NOT NULL,
+    PRIMARY KEY (host, mark)
+) STRICT, WITHOUT ROWID;
+
+-- mark: of the token, which only the mailed link has
+CREATE TABLE invitations (
+    mark       TEXT    PRIMARY KEY,
+    email      TEXT    NOT NULL COLLATE NOCASE,
+    role       TEXT    NOT NULL CHECK (role IN ('owner', 'manager', 'staff')),
+    person     TEXT    NOT NULL DEFAULT '',
+    language   TEXT    NOT NULL,
+    invited_by TEXT    NOT NULL,
+    expires_at INTEGER NOT NULL
+) STRICT, WITHOUT ROWID;

@@ -42,6 +42,7 @@ class ArchitectureTest {
             "storage",
             "pages",
             "secrets",
+            "secondfactor",
             "catalogue",
             "messages",
             "strangers",
@@ -65,7 +66,8 @@ class ArchitectureTest {
             "effects",
             "hours",
             "household",
-            "explainer");
+            "explainer",
+            "access");
 
     private static final int MOST_FILES = 24;
 

@@ -8,4 +8,4 @@ import java.lang.annotation.Target;
 /** A handler of the desk that is open to everybody, since nobody can have signed in yet. */
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)
-@interface BeforeSignIn {}
+public @interface BeforeSignIn {}

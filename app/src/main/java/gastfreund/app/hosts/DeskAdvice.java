@@ -48,6 +48,10 @@ class DeskAdvice {
             return may(Right.SIGN_INS);
         }
 
+        public boolean roles() {
+            return may(Right.ROLES);
+        }
+
         public boolean setUp() {
             return may(Right.SET_UP);
         }

@@ -2,12 +2,17 @@ package gastfreund.app.hosts;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.languages.Languages;
+import gastfreund.app.secrets.Tokens;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsPasswordService;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -22,12 +27,17 @@ import tools.jackson.databind.node.ObjectNode;
 @Service
 public class HostService implements UserDetailsService, UserDetailsPasswordService {
 
+    private static final Duration LONGEST = Duration.ofHours(12);
+    private static final Duration LATELY = Duration.ofMinutes(5);
+
     private final HostStore store;
     private final CatalogueService catalogues;
     private final PasswordEncoder passwords;
+    private final Tokens tokens;
     private final Clock clock;
 
-    HostService(HostStore store, CatalogueService catalogues, PasswordEncoder passwords, Clock clock) {
+    HostService(HostStore store, CatalogueService catalogues, PasswordEncoder passwords, Tokens tokens, Clock clock) {
+        this.tokens = tokens;
         this.store = store;
         this.catalogues = catalogues;
         this.passwords = passwords;
@@ -37,7 +47,7 @@ public class HostService implements UserDetailsService, UserDetailsPasswordServi
     @Override
     public UserDetails loadUserByUsername(String email) {
         Host host = store.byEmail(email).orElseThrow(() -> new UsernameNotFoundException("unknown"));
-        return new SignedIn(host, clock.instant());
+        return new SignedIn(tokens.next(), host, clock.instant());
     }
 
     /** Keeps a password that has just been right in the way in which they are kept now. */
@@ -64,12 +74,12 @@ public class HostService implements UserDetailsService, UserDetailsPasswordServi
 
     /** Chooses the language in which a host is written to; another than those that are spoken is as good as English. */
     @Transactional
-    void setLanguage(Host host, Locale language) {
+    public void setLanguage(Host host, Locale language) {
         store.setLanguage(host.email(), Languages.spoken(language));
     }
 
     /** What is noted of sign-ins, the newest first. */
-    List<SignIn> signIns(int most) {
+    public List<SignIn> signIns(int most) {
         return store.signIns(most);
     }
 
@@ -123,6 +133,100 @@ public class HostService implements UserDetailsService, UserDetailsPasswordServi
     @Transactional
     public Host endSessions(Host host) {
         store.raiseEpoch(host.email());
+        store.endSessions(host.id());
         return store.byEmail(host.email()).orElseThrow();
+    }
+
+    /** All who may sign in. */
+    public List<Host> all() {
+        return store.all();
+    }
+
+    /** Begins a session of somebody who has just signed in. */
+    @Transactional
+    void begin(SignedIn signedIn, String address, String agent) {
+        store.byEmail(signedIn.getUsername())
+                .ifPresent(host -> store.openSession(
+                        new HostSession(signedIn.id(), host.id(), signedIn.since(), signedIn.since(), address, agent)));
+    }
+
+    /** The host whose session it is; empty where it has ended, or was of another time. */
+    Optional<Host> of(SignedIn signedIn) {
+        boolean fresh = Duration.between(signedIn.since(), clock.instant()).compareTo(LONGEST) < 0;
+        return fresh
+                ? store.bySession(signedIn.id()).filter(host -> host.epoch() == signedIn.epoch())
+                : Optional.empty();
+    }
+
+    /** Notes now and then that a session is used. */
+    @Transactional
+    void seen(SignedIn signedIn) {
+        store.setSeen(signedIn.id(), clock.instant());
+    }
+
+    boolean isSeenLately(SignedIn signedIn) {
+        return store.seen(signedIn.id()).isAfter(clock.instant().minus(LATELY));
+    }
+
+    /** Where a host is signed in, the newest first. */
+    public List<HostSession> sessions(Host host) {
+        Instant oldest = clock.instant().minus(LONGEST);
+        return store.sessions(host.id()).stream()
+                .filter(s -> s.since().isAfter(oldest))
+                .toList();
+    }
+
+    /** Ends a session, whosever it is. */
+    @Transactional
+    public void endSession(String id) {
+        store.endSession(id);
+    }
+
+    /** Sessions do not outlive the application. */
+    @EventListener(ApplicationReadyEvent.class)
+    @Transactional
+    public void nobodyIsSignedIn() {
+        store.endSessionsBefore(clock.instant());
+    }
+
+    /**
+     * Says what a host is here. Their sessions go on, and may what the new role may.
+     *
+     * @return whether it was done: there is always an owner
+     */
+    @Transactional
+    public boolean setRole(long id, Role role, String person) {
+        Optional<Host> host = store.all().stream().filter(h -> h.id() == id).findFirst();
+        if (host.isEmpty() || isLastOwner(host.get()) && role != Role.OWNER) {
+            return false;
+        }
+        store.setRole(id, role, person);
+        return true;
+    }
+
+    private boolean isLastOwner(Host host) {
+        return host.role() == Role.OWNER && store.countOwners() == 1;
+    }
+
+    /**
+     * Lets a host sign in no more.
+     *
+     * @return whether it was done: there is always an owner
+     */
+    @Transactional
+    public boolean remove(long id) {
+        Optional<Host> host = store.all().stream().filter(h -> h.id() == id).findFirst();
+        if (host.isEmpty() || isLastOwner(host.get())) {
+            return false;
+        }
+        store.delete(id);
+        return true;
+    }
+
+    /** Lets somebody who was invited sign in, as one of the house's people where they are one. */
+    @Transactional
+    public void add(String email, String name, String password, Role role, Locale language, String person) {
+        add(email, name, password, role, language);
+        store.byEmail(email).ifPresent(h -> store.setRole(h.id(), role, person));
     }
 }

@@ -105,4 +105,90 @@ class HostStore {
                         row.getString("address")))
                 .list();
     }
+
+    /** All hosts, in the order in which they came. */
+    List<Host> all() {
+        return jdbc.sql("SELECT id, email, name, password, role, epoch, language, person FROM hosts ORDER BY id")
+                .query(HostStore::host)
+                .list();
+    }
+
+    int countOwners() {
+        return jdbc.sql("SELECT count(*) FROM hosts WHERE role = 'owner'")
+                .query(Integer.class)
+                .single();
+    }
+
+    void setRole(long host, Role role, String person) {
+        jdbc.sql("UPDATE hosts SET role = ?, person = ? WHERE id = ?")
+                .params(role.code(), person, host)
+                .update();
+    }
+
+    void delete(long host) {
+        jdbc.sql("DELETE FROM hosts WHERE id = ?").param(host).update();
+    }
+
+    void openSession(HostSession session) {
+        jdbc.sql("INSERT INTO host_sessions (id, host, since, seen_at, address, agent) VALUES (?, ?, ?, ?, ?, ?)")
+                .params(
+                        session.id(),
+                        session.host(),
+                        session.since().getEpochSecond(),
+                        session.seen().getEpochSecond(),
+                        session.address(),
+                        session.agent())
+                .update();
+    }
+
+    /** The host to whom a session belongs; empty where it has ended. */
+    Optional<Host> bySession(String id) {
+        return jdbc.sql("SELECT h.id, email, name, password, role, epoch, language, person FROM hosts h"
+                        + " JOIN host_sessions s ON s.host = h.id WHERE s.id = ?")
+                .param(id)
+                .query(HostStore::host)
+                .optional();
+    }
+
+    Instant seen(String id) {
+        return jdbc.sql("SELECT seen_at FROM host_sessions WHERE id = ?")
+                .param(id)
+                .query((row, n) -> Instant.ofEpochSecond(row.getLong(1)))
+                .optional()
+                .orElse(Instant.MAX);
+    }
+
+    void setSeen(String id, Instant now) {
+        jdbc.sql("UPDATE host_sessions SET seen_at = ? WHERE id = ?")
+                .params(now.getEpochSecond(), id)
+                .update();
+    }
+
+    List<HostSession> sessions(long host) {
+        return jdbc.sql("SELECT * FROM host_sessions WHERE host = ? ORDER BY since DESC")
+                .param(host)
+                .query((row, n) -> new HostSession(
+                        row.getString("id"),
+                        row.getLong("host"),
+                        Instant.ofEpochSecond(row.getLong("since")),
+                        Instant.ofEpochSecond(row.getLong("seen_at")),
+                        row.getString("address"),
+                        row.getString("agent")))
+                .list();
+    }
+
+    void endSession(String id) {
+        jdbc.sql("DELETE FROM host_sessions WHERE id = ?").param(id).update();
+    }
+
+    void endSessions(long host) {
+        jdbc.sql("DELETE FROM host_sessions WHERE host = ?").param(host).update();
+    }
+
+    /** Sessions that began before; at a start, all of them. */
+    void endSessionsBefore(Instant since) {
+        jdbc.sql("DELETE FROM host_sessions WHERE since < ?")
+                .param(since.getEpochSecond())
+                .update();
+    }
 }

@@ -13,10 +13,10 @@ import org.springframework.stereotype.Component;
 
 /** Which passwords are good enough: long, and none of those that are tried first. */
 @Component
-class Passwords {
+public class Passwords {
 
     static final int LEAST = 12;
-    static final int MOST = 200;
+    public static final int MOST = 200;
     private static final int FEWEST_SIGNS = 5;
 
     private final Set<String> common;
@@ -37,7 +37,7 @@ class Passwords {
      *
      * @param own words that everybody knows of its owner, such as their name
      */
-    String problem(String password, String... own) {
+    public String problem(String password, String... own) {
         if (password.length() < LEAST || password.length() > MOST) {
             return "password.length";
         }

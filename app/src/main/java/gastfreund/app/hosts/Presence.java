@@ -1,23 +1,33 @@
 package gastfreund.app.hosts;
 
+import gastfreund.app.secrets.Tokens;
+import gastfreund.app.typed.Written;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.stereotype.Component;
 
-/** Whether whoever looks at a guest's page is signed in at the desk in the same browser. They may do nothing more there. */
+/** Who is signed in in a browser, on guests' pages too, where they may do nothing more; and that a session goes on. */
 @Component
 public class Presence {
 
-    private final HostService hosts;
-    private final Clock clock;
+    private static final int MOST_AGENT = 200;
 
-    Presence(HostService hosts, Clock clock) {
+    private final HostService hosts;
+    private final Tokens tokens;
+    private final Clock clock;
+    private final HttpSessionSecurityContextRepository sessions = new HttpSessionSecurityContextRepository();
+
+    Presence(HostService hosts, Tokens tokens, Clock clock) {
         this.hosts = hosts;
+        this.tokens = tokens;
         this.clock = clock;
     }
 
@@ -29,7 +39,20 @@ public class Presence {
         return context instanceof SecurityContext of
                         && of.getAuthentication() != null
                         && of.getAuthentication().getPrincipal() instanceof SignedIn signedIn
-                ? hosts.byEmail(signedIn.getUsername()).filter(h -> DeskGate.isLive(signedIn, h, clock.instant()))
+                ? hosts.of(signedIn)
                 : Optional.empty();
+    }
+
+    /** All sessions of a host have ended; this one goes on under another id. */
+    public void goOnAs(Host host, HttpServletRequest request, HttpServletResponse response) {
+        SignedIn again = new SignedIn(tokens.next(), host, clock.instant());
+        again.eraseCredentials();
+        hosts.begin(again, request.getRemoteAddr(), Written.line(request.getHeader("User-Agent"), MOST_AGENT));
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(
+                UsernamePasswordAuthenticationToken.authenticated(again, null, again.getAuthorities()));
+        SecurityContextHolder.setContext(context);
+        request.changeSessionId();
+        sessions.saveContext(context, request, response);
     }
 }

@@ -70,7 +70,11 @@ class SignInController {
         Field password = Field.password("password", words.text("signIn.password"), Passwords.MOST)
                 .with("autocomplete", "current-password")
                 .required();
-        model.addAttribute("page", new SignInPage(notes(said.keySet(), words), List.of(email, password)));
+        Field code = Field.line("code", words.text("signIn.code"), 20)
+                .aside(words.text("signIn.codeAside"))
+                .with("autocomplete", "one-time-code")
+                .with("inputmode", "text");
+        model.addAttribute("page", new SignInPage(notes(said.keySet(), words), List.of(email, password, code)));
         return "hosts/sign-in";
     }
 
@@ -111,6 +115,9 @@ class SignInController {
         }
         if (said.contains("ended")) {
             notes.add(Note.done(words.text("signIn.ended")));
+        }
+        if (said.contains("invited")) {
+            notes.add(Note.done(words.text("signIn.invited")));
         }
         if (said.contains("signed-out")) {
             notes.add(Note.done(words.text("signIn.out")));

@@ -12,14 +12,16 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** Notes who signs in and out, and who tries. What was typed that is no host's address is not kept: it may be a password. */
 @Component
-class SignInJournal {
+public class SignInJournal {
 
     private final HostStore store;
+    private final HostService hosts;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
-    SignInJournal(HostStore store, TransactionTemplate transaction, Clock clock) {
+    SignInJournal(HostStore store, HostService hosts, TransactionTemplate transaction, Clock clock) {
         this.store = store;
+        this.hosts = hosts;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -27,6 +29,10 @@ class SignInJournal {
     @EventListener
     void in(InteractiveAuthenticationSuccessEvent event) {
         note(event.getAuthentication(), SignIn.What.IN);
+        if (event.getAuthentication().getPrincipal() instanceof SignedIn signedIn
+                && event.getAuthentication().getDetails() instanceof Security.Typed typed) {
+            hosts.begin(signedIn, typed.getRemoteAddress(), typed.agent());
+        }
     }
 
     @EventListener
@@ -37,6 +43,9 @@ class SignInJournal {
     @EventListener
     void out(LogoutSuccessEvent event) {
         note(event.getAuthentication(), SignIn.What.OUT);
+        if (event.getAuthentication().getPrincipal() instanceof SignedIn signedIn) {
+            hosts.endSession(signedIn.id());
+        }
     }
 
     private void note(Authentication authentication, SignIn.What what) {
@@ -45,7 +54,8 @@ class SignInJournal {
         note(authentication.getName(), what, address);
     }
 
-    void note(String email, SignIn.What what, String address) {
+    /** Notes what somebody did, or tried. */
+    public void note(String email, SignIn.What what, String address) {
         String host = store.byEmail(email).map(Host::email).orElse("");
         transaction.executeWithoutResult(s -> store.note(new SignIn(clock.instant(), host, what, address)));
     }

@@ -13,16 +13,23 @@ final class SignedIn implements UserDetails, CredentialsContainer {
 
     private static final long serialVersionUID = 1L;
 
+    private final String id;
     private final String email;
     private final int epoch;
     private final Instant since;
     private @Nullable String password;
 
-    SignedIn(Host host, Instant since) {
+    /** @param id of the session; the host is signed in while there is a {@link HostSession} of that id */
+    SignedIn(String id, Host host, Instant since) {
+        this.id = id;
         this.email = host.email();
         this.epoch = host.epoch();
         this.password = host.password();
         this.since = since;
+    }
+
+    String id() {
+        return id;
     }
 
     int epoch() {

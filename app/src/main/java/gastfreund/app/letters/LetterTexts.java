@@ -35,6 +35,12 @@ class LetterTexts implements LetterWriting {
         this.clock = clock;
     }
 
+    /** All but those of other rooms, which say so themselves by a dot in their kind. */
+    @Override
+    public boolean writes(String kind) {
+        return kind.indexOf('.') < 0;
+    }
+
     @Override
     public Written write(Letter letter) {
         Facts facts = Facts.of(letter.facts());

@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.concurrent.locks.ReentrantLock;
 import org.springframework.core.io.ByteArrayResource;
 import org.springframework.mail.javamail.JavaMailSender;
@@ -27,7 +28,7 @@ public class Outbox {
 
     private final OutboxStore store;
     private final JavaMailSender mail;
-    private final LetterWriting writing;
+    private final List<LetterWriting> writings;
     private final MailSettings mailed;
     private final Address address;
     private final Rounds rounds;
@@ -39,7 +40,7 @@ public class Outbox {
     Outbox(
             OutboxStore store,
             JavaMailSender mail,
-            LetterWriting writing,
+            List<LetterWriting> writings,
             MailSettings mailed,
             Address address,
             Rounds rounds,
@@ -48,7 +49,7 @@ public class Outbox {
             Clock clock) {
         this.store = store;
         this.mail = mail;
-        this.writing = writing;
+        this.writings = writings;
         this.mailed = mailed;
         this.address = address;
         this.rounds = rounds;
@@ -105,13 +106,21 @@ public class Outbox {
     }
 
     private void send(OutboxStore.Waiting waiting) {
-        Written written = waiting.written() == null ? writing.write(waiting.letter()) : completed(waiting.written());
+        Written written = waiting.written() == null ? written(waiting.letter()) : completed(waiting.written());
         try {
             mail.send(message(waiting, written));
         } catch (MessagingException e) {
             throw new IllegalStateException("the letter cannot be written as a mail", e);
         }
         transaction.executeWithoutResult(status -> store.sent(waiting.id(), written, clock.instant()));
+    }
+
+    private Written written(Letter letter) {
+        return writings.stream()
+                .filter(w -> w.writes(letter.kind()))
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("nobody writes letters of the kind " + letter.kind()))
+                .write(letter);
     }
 
     /** What was written before the address was known. */

@@ -10,11 +10,11 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 public class Letters {
 
     private final JdbcClient jdbc;
-    private final LetterWriting writing;
+    private final List<LetterWriting> writings;
 
-    Letters(JdbcClient jdbc, LetterWriting writing) {
+    Letters(JdbcClient jdbc, List<LetterWriting> writings) {
         this.jdbc = jdbc;
-        this.writing = writing;
+        this.writings = writings;
     }
 
     /** Those to a recipient, in the order in which they were caused. */
@@ -53,7 +53,15 @@ public class Letters {
                         row.getString("facts")))
                 .list()
                 .stream()
-                .map(writing::write)
+                .map(this::written)
                 .toList();
+    }
+
+    private Written written(Letter letter) {
+        return writings.stream()
+                .filter(w -> w.writes(letter.kind()))
+                .findFirst()
+                .orElseThrow()
+                .write(letter);
     }
 }

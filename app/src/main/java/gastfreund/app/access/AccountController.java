@@ -1,22 +1,27 @@
-package gastfreund.app.hosts;
+package gastfreund.app.access;
 
+import gastfreund.app.hosts.Host;
+import gastfreund.app.hosts.HostService;
+import gastfreund.app.hosts.HostSession;
+import gastfreund.app.hosts.Needs;
+import gastfreund.app.hosts.Passwords;
+import gastfreund.app.hosts.Presence;
+import gastfreund.app.hosts.Right;
+import gastfreund.app.hosts.SignIn;
+import gastfreund.app.hosts.SignInJournal;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.languages.Languages;
 import gastfreund.app.languages.Words;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
+import gastfreund.app.secondfactor.SecondFactors;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.MessageSource;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
-import org.springframework.security.core.context.SecurityContext;
-import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,17 +37,23 @@ class AccountController {
     private final HostService hosts;
     private final Passwords passwords;
     private final SignInJournal journal;
-    private final Clock clock;
+    private final Presence presence;
+    private final SecondFactors factors;
     private final MessageSource messages;
-    private final HttpSessionSecurityContextRepository sessions = new HttpSessionSecurityContextRepository();
 
     AccountController(
-            HostService hosts, Passwords passwords, SignInJournal journal, Clock clock, MessageSource messages) {
+            HostService hosts,
+            Passwords passwords,
+            SignInJournal journal,
+            Presence presence,
+            SecondFactors factors,
+            MessageSource messages) {
         this.messages = messages;
         this.hosts = hosts;
         this.passwords = passwords;
         this.journal = journal;
-        this.clock = clock;
+        this.presence = presence;
+        this.factors = factors;
     }
 
     /**
@@ -58,7 +69,22 @@ class AccountController {
             String role,
             List<Field> password,
             Field language,
+            boolean secondFactor,
+            List<SessionRow> sessions,
             boolean seesSignIns) {}
+
+    /** @param id what is sent to end it */
+    public record SessionRow(String id, String since, String seen, String from, String agent) {
+
+        static SessionRow of(HostSession session, Formats f) {
+            return new SessionRow(
+                    session.id(),
+                    f.moment(session.since()),
+                    f.moment(session.seen()),
+                    session.address(),
+                    session.agent());
+        }
+    }
 
     /** @param address where it came from */
     public record SignInRow(String when, String who, String what, boolean failed, String address) {}
@@ -84,7 +110,7 @@ class AccountController {
      * @param old what is wrong with the old password; empty: nothing
      * @param fresh what is wrong with the new one; empty: nothing
      */
-    private static String show(Host host, List<Note> notes, String old, String fresh, Words words, Model model) {
+    private String show(Host host, List<Note> notes, String old, String fresh, Words words, Model model) {
         Field oldOne = Field.password("old", words.text("account.old"), Passwords.MOST)
                 .with("autocomplete", "current-password")
                 .wrong(old);
@@ -103,8 +129,12 @@ class AccountController {
                         words.text("role." + host.role().code()),
                         List.of(oldOne, freshOne),
                         language,
+                        factors.isOn(host.id()),
+                        hosts.sessions(host).stream()
+                                .map(one -> SessionRow.of(one, Formats.of(model)))
+                                .toList(),
                         host.may(Right.SIGN_INS)));
-        return "hosts/account";
+        return "access/account";
     }
 
     @Needs(Right.OWN_ACCOUNT)
@@ -128,7 +158,7 @@ class AccountController {
             journal.note(host.email(), SignIn.What.FAILED, request.getRemoteAddr());
             return show(host, List.of(), words.text("password.old.wrong"), "", words, model);
         }
-        goOnAs(changed.get(), request, response);
+        presence.goOnAs(changed.get(), request, response);
         journal.note(host.email(), SignIn.What.PASSWORD, request.getRemoteAddr());
         return "redirect:/desk/account?said=password";
     }
@@ -143,21 +173,9 @@ class AccountController {
     @Needs(Right.OWN_ACCOUNT)
     @PostMapping("/desk/account/end-others")
     String endOthers(Host host, HttpServletRequest request, HttpServletResponse response) {
-        goOnAs(hosts.endSessions(host), request, response);
+        presence.goOnAs(hosts.endSessions(host), request, response);
         journal.note(host.email(), SignIn.What.ENDED, request.getRemoteAddr());
         return "redirect:/desk/account?said=ended";
-    }
-
-    /** All sessions have ended; this one goes on under another id. */
-    private void goOnAs(Host host, HttpServletRequest request, HttpServletResponse response) {
-        SignedIn again = new SignedIn(host, clock.instant());
-        again.eraseCredentials();
-        SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(
-                UsernamePasswordAuthenticationToken.authenticated(again, null, again.getAuthorities()));
-        SecurityContextHolder.setContext(context);
-        request.changeSessionId();
-        sessions.saveContext(context, request, response);
     }
 
     @Needs(Right.SIGN_INS)
@@ -174,6 +192,6 @@ class AccountController {
                                 one.what() == SignIn.What.FAILED,
                                 one.address()))
                         .toList());
-        return "hosts/sign-ins";
+        return "access/sign-ins";
     }
 }
