@@ -1,5 +1,6 @@
 // What scripts add to pages that work without them: one file for each component. They are registered by name, since the
 // policy allows no expressions to be evaluated.
+import { calendarFile } from './components/calendar-file.js';
 import { checkout, once } from './components/forms.js';
 import { countdown } from './components/countdown.js';
 import { desk } from './components/desk.js';
@@ -13,7 +14,7 @@ document.addEventListener('alpine:init', () => {
 
   // Its attributes are data of our own, so that a page is plain HTML.
   Alpine.prefix('data-x-');
-  for (const [name, component] of Object.entries({ checkout, countdown, desk, draft, explainer, hours, once, panel })) {
+  for (const [name, component] of Object.entries({ calendarFile, checkout, countdown, desk, draft, explainer, hours, once, panel })) {
     Alpine.data(name, component);
   }
 });

@@ -58,6 +58,7 @@ CREATE TABLE host_sessions (
 ) STRICT;
 
 CREATE INDEX host_sessions_by_host ON host_sessions (host);
+CREATE INDEX host_sessions_by_since ON host_sessions (since);
 
 -- secret: encrypted; step: the last step of time whose code was used
 CREATE TABLE second_factors (

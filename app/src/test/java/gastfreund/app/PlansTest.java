@@ -39,8 +39,17 @@ import org.springframework.transaction.support.TransactionTemplate;
 class PlansTest extends DemoHouseTest {
 
     /** What a house has a handful of, whatever its age. */
-    private static final Set<String> SMALL =
-            Set.of("house", "places", "staff", "resources", "offers", "promo_codes", "hosts", "gateways", "work");
+    private static final Set<String> SMALL = Set.of(
+            "house",
+            "places",
+            "staff",
+            "resources",
+            "offers",
+            "promo_codes",
+            "hosts",
+            "invitations",
+            "gateways",
+            "work");
 
     private static final Pattern SCAN = Pattern.compile("SCAN (\\w+)(?: USING (?:COVERING )?INDEX (\\w+))?");
 

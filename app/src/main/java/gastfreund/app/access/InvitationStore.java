@@ -20,10 +20,10 @@ class InvitationStore {
         this.jdbc = jdbc;
     }
 
-    /** One address has one invitation: the last. */
-    void put(Invitation invitation, String by) {
-        jdbc.sql("DELETE FROM invitations WHERE email = ?")
-                .param(invitation.email())
+    /** One address has one invitation: the last. Those that have expired go. */
+    void put(Invitation invitation, String by, Instant now) {
+        jdbc.sql("DELETE FROM invitations WHERE email = ? OR expires_at <= ?")
+                .params(invitation.email(), now.getEpochSecond())
                 .update();
         jdbc.sql("INSERT INTO invitations (mark, email, role, person, language, invited_by, expires_at)"
                         + " VALUES (?, ?, ?, ?, ?, ?, ?)")

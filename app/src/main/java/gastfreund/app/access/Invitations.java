@@ -61,8 +61,12 @@ public class Invitations {
             return Invited.HOST_ALREADY;
         }
         String token = tokens.next();
-        Instant expires = clock.instant().plus(GOOD);
-        store.put(new Invitation(secrets.mark(PURPOSE, token), address, role, person, language, expires), by.email());
+        Instant now = clock.instant();
+        Instant expires = now.plus(GOOD);
+        store.put(
+                new Invitation(secrets.mark(PURPOSE, token), address, role, person, language, expires),
+                by.email(),
+                now);
         String facts = JsonNodeFactory.instance
                 .objectNode()
                 .put("token", token)

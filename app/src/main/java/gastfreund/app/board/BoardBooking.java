@@ -31,6 +31,12 @@ public record BoardBooking(
         Money total,
         Money paid) {
 
+    /** The same for whoever may not see whose it is: only that somebody or something is taken. */
+    BoardBooking hidden(String words, int number) {
+        return new BoardBooking(
+                "hidden-" + number, offer, time, party, status, null, staff, words, 0, Money.ZERO, Money.ZERO);
+    }
+
     /** The sign in which it is drawn: {@code confirmed}, {@code request} or {@code hold}. */
     public String sign() {
         return switch (status) {

@@ -1,5 +1,6 @@
 package gastfreund.app.board;
 
+import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.languages.Formats;
@@ -7,6 +8,7 @@ import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.orders.Orders;
+import gastfreund.app.orders.Sight;
 import gastfreund.app.pages.Rung;
 import gastfreund.app.pages.SideSheet;
 import gastfreund.core.bookings.BookingId;
@@ -31,9 +33,11 @@ class BoardController {
     private final BoardService boards;
     private final Orders orders;
     private final OrderRows pages;
+    private final Sight sight;
     private final Clock clock;
 
-    BoardController(BoardService boards, Orders orders, OrderRows pages, Clock clock) {
+    BoardController(BoardService boards, Orders orders, OrderRows pages, Sight sight, Clock clock) {
+        this.sight = sight;
         this.clock = clock;
         this.boards = boards;
         this.orders = orders;
@@ -43,13 +47,16 @@ class BoardController {
     @Needs(Right.SEE)
     @GetMapping("/desk")
     String board(
-            @RequestParam(required = false) String day, @RequestParam(required = false) String booking, Model model) {
+            Host host,
+            @RequestParam(required = false) String day,
+            @RequestParam(required = false) String booking,
+            Model model) {
         LocalDate today = boards.today();
         LocalDate shown = parse(day)
                 .filter(d -> d.isAfter(today.minusYears(5)) && d.isBefore(today.plusYears(5)))
                 .orElse(today);
         Formats f = Formats.of(model);
-        Board board = boards.board(shown, booking, f);
+        Board board = boards.board(shown, booking, b -> sight.sees(host, b.offer(), b.staff()), f);
         model.addAttribute(
                 "page",
                 new BoardPage(
@@ -58,13 +65,13 @@ class BoardController {
                         shown.minusDays(1),
                         shown.plusDays(1),
                         f.time(clock.instant()),
-                        booking == null || booking.isBlank() ? null : side(booking, board, f)));
+                        booking == null || booking.isBlank() ? null : side(booking, host, board, f)));
         return "board/board";
     }
 
-    private @Nullable SideSheet side(String booking, Board board, Formats f) {
+    private @Nullable SideSheet side(String booking, Host host, Board board, Formats f) {
         Optional<BoardBooking> drawn = drawn(booking, board);
-        Optional<Order> order = orders.byBooking(new BookingId(booking));
+        Optional<Order> order = orders.byBooking(new BookingId(booking)).filter(o -> sight.sees(host, o));
         if (order.isPresent()) {
             return side(order.get(), booking, drawn, f);
         }

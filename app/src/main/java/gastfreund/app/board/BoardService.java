@@ -25,6 +25,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -56,14 +57,22 @@ class BoardService {
         return catalogues.catalogue().zone().dateOf(clock.instant());
     }
 
-    /** @param selected the id of the booking that is selected; null: none */
-    Board board(LocalDate day, @Nullable String selected, Formats f) {
+    /**
+     * The board of a day.
+     *
+     * @param selected the id of the booking that is selected; null: none
+     * @param sees which bookings are shown with their guests
+     */
+    Board board(LocalDate day, @Nullable String selected, Predicate<BoardBooking> sees, Formats f) {
         Catalogue catalogue = catalogues.catalogue();
         House house = catalogue.house();
         Days days = Days.between(catalogue.zone(), day.minusDays(1), day);
         Interval whole = Interval.between(days.start(1), days.start(2));
         Instant now = clock.instant();
-        List<BoardBooking> bookings = store.between(whole, now);
+        List<BoardBooking> bookings = new ArrayList<>();
+        for (BoardBooking booking : store.between(whole, now)) {
+            bookings.add(sees.test(booking) ? booking : booking.hidden(f.text("board.taken"), bookings.size()));
+        }
         Map<Schedule, IntervalSet> open = new HashMap<>();
         house.staff().forEach(s -> open.put(s.hours(), s.hours().openTime(days)));
         house.resources().forEach(r -> open.put(r.hours(), r.hours().openTime(days)));

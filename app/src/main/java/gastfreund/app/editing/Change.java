@@ -27,11 +27,11 @@ public record Change(
         @Nullable ObjectNode after,
         @Nullable Long undoes) {
 
-    JsonNode beforeOrNothing() {
+    public JsonNode beforeOrNothing() {
         return before == null ? JsonNodeFactory.instance.objectNode() : before;
     }
 
-    JsonNode afterOrNothing() {
+    public JsonNode afterOrNothing() {
         return after == null ? JsonNodeFactory.instance.objectNode() : after;
     }
 }

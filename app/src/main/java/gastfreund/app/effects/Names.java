@@ -3,6 +3,7 @@ package gastfreund.app.effects;
 import gastfreund.app.catalogue.Document;
 import gastfreund.app.catalogue.DocumentRef.Kind;
 import gastfreund.app.catalogue.HouseDocuments;
+import gastfreund.app.editing.Change;
 import gastfreund.app.editing.Figures;
 import gastfreund.app.editing.Sentences;
 import gastfreund.app.languages.Formats;
@@ -11,6 +12,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What the documents of the house are called, and sentences with these names. */
 @Component
@@ -41,5 +43,11 @@ public class Names {
         Map<String, String> names = new HashMap<>();
         documents.all().forEach(d -> names.put(d.ref().id(), d.name()));
         return new Sentences(f, figures(f), names);
+    }
+
+    /** What a document is called now, or was when it was changed. */
+    String of(Change change) {
+        ObjectNode json = change.after() == null ? change.before() : change.after();
+        return json == null ? change.ref().id() : new Document(change.ref(), 0, json).name();
     }
 }

@@ -145,6 +145,7 @@ public class HostService implements UserDetailsService, UserDetailsPasswordServi
     /** Begins a session of somebody who has just signed in. */
     @Transactional
     void begin(SignedIn signedIn, String address, String agent) {
+        store.endSessionsBefore(clock.instant().minus(LONGEST));
         store.byEmail(signedIn.getUsername())
                 .ifPresent(host -> store.openSession(
                         new HostSession(signedIn.id(), host.id(), signedIn.since(), signedIn.since(), address, agent)));

@@ -31,6 +31,12 @@ public class Presence {
         this.clock = clock;
     }
 
+    /** The host whose request at the desk it is. */
+    public static Optional<Host> atTheDesk(HttpServletRequest request) {
+        return Optional.ofNullable(request.getAttribute(DeskGate.HOST)).map(Host.class::cast);
+    }
+
+    /** The host who is signed in in the browser of a guest's page. */
     public Optional<Host> host(HttpServletRequest request) {
         @Nullable HttpSession session = request.getSession(false);
         Object context = session == null

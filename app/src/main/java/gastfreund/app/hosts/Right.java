@@ -2,8 +2,10 @@ package gastfreund.app.hosts;
 
 /** What somebody at the desk may do. Every handler of the desk names the one that it needs. */
 public enum Right {
-    /** Seeing the board, orders and who comes. */
+    /** Seeing the board, and of orders those that are one's own or of what one serves. */
     SEE,
+    /** Seeing all orders and bookings. */
+    SEE_ALL,
     /** Saying yes or no to requests. */
     ANSWER,
     /** Moving bookings, at no lower price than they had. */

@@ -16,6 +16,7 @@ import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.orders.Outcome;
+import gastfreund.app.orders.Sight;
 import gastfreund.app.pages.Note;
 import gastfreund.app.paying.Balances;
 import gastfreund.app.paying.Waiting;
@@ -53,6 +54,7 @@ class OrderDeskController {
     private final Documents documents;
     private final BookingPage page;
     private final DocumentFiles files;
+    private final Sight sight;
 
     OrderDeskController(
             Orders orders,
@@ -64,7 +66,9 @@ class OrderDeskController {
             Documents documents,
             BookingPage page,
             DocumentFiles files,
+            Sight sight,
             Decisions decisions) {
+        this.sight = sight;
         this.decisions = decisions;
         this.documents = documents;
         this.page = page;
@@ -79,15 +83,20 @@ class OrderDeskController {
 
     @Needs(Right.SEE)
     @GetMapping("/desk/orders")
-    String list(Model model) {
+    String list(Host host, Model model) {
         Formats f = Formats.of(model);
-        List<Order> newest = orders.newest(MOST);
+        List<Order> newest =
+                orders.newest(MOST).stream().filter(o -> sight.sees(host, o)).toList();
         Map<Long, List<String>> goods = orders.goodsTitles(newest);
         model.addAttribute(
                 "page",
                 new OrdersPage(
-                        endings.asking().stream().map(o -> asking(o, f)).toList(),
+                        endings.asking().stream()
+                                .filter(o -> sight.sees(host, o))
+                                .map(o -> asking(o, f))
+                                .toList(),
                         balances.owing().stream()
+                                .filter(o -> sight.sees(host, o))
                                 .map(o -> waiting(o, f.money(o.balance())))
                                 .toList(),
                         newest.stream()

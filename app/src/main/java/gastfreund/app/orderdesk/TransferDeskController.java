@@ -48,7 +48,7 @@ class TransferDeskController {
         this.clock = clock;
     }
 
-    @Needs(Right.SEE)
+    @Needs(Right.SETTLE)
     @GetMapping
     String page(@RequestParam(required = false) @Nullable String said, Host host, Model model) {
         Formats f = Formats.of(model);

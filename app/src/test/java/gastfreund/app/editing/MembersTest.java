@@ -13,7 +13,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.Assumptions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -28,7 +27,7 @@ class MembersTest {
         try (Stream<Path> files = Files.list(examples)) {
             return Stream.concat(
                     Stream.of(Path.of("../demo/quillmere.house.json")),
-                    files.filter(f -> f.getFileName().toString().matches(".*\\.json")))
+                    files.filter(f -> f.getFileName().toString().matches("(changes-.*|.*\\.house)\\.json")))
                     .toList()
                     .stream();
         }
@@ -39,7 +38,6 @@ class MembersTest {
     void takenApartAndPutTogetherADocumentMeansTheSame(Path file) throws Exception {
         JsonNode read = HouseFile.parse(Files.readString(file));
         JsonNode house = read.has("before") ? read.get("before") : read.has("house") ? read : read.path("file");
-        Assumptions.assumeTrue(house.has("offers"), "has no house");
         int seen = 0;
         for (String kind : List.of("places", "staff", "resources", "offers")) {
             for (JsonNode document : house.path(kind)) {

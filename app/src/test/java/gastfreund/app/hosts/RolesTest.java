@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gastfreund.app.DemoHouseTest;
 import gastfreund.app.HostBrowser;
 import gastfreund.app.OwnHouse;
+import gastfreund.app.catalogue.CatalogueEdits;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
@@ -53,6 +54,9 @@ class RolesTest extends DemoHouseTest {
 
     @Autowired
     private TransactionTemplate transaction;
+
+    @Autowired
+    private CatalogueEdits edits;
 
     @BeforeEach
     void add() {
@@ -189,13 +193,94 @@ class RolesTest extends DemoHouseTest {
     void staffMoveBookingsButGiveNoMoneyBack() {
         HostBrowser staff = signedIn(Role.STAFF);
         String order = order();
+        serves(booking(order));
         assertThat(staff.get(order).body())
                 .contains("Move to another time")
                 .doesNotContain("Give money back", "Cancel the booking");
         String refund = order + "/bookings/" + booking(order) + "/refund";
         assertThat(staff.post(refund, Map.of("amount", "1", "seen", 0)).statusCode())
                 .isEqualTo(403);
-        assertThat(staff.get("/desk/payments").body()).doesNotContain("/desk/ways");
+        assertThat(staff.get("/desk/payments").statusCode()).isEqualTo(403);
+    }
+
+    /** Makes the host of the role staff the one who serves a booking, if anybody does. */
+    private void serves(String booking) {
+        sql(
+                "UPDATE hosts SET person = coalesce((SELECT staff FROM booking_staff WHERE booking = ? LIMIT 1), '')"
+                        + " WHERE email = ?",
+                booking,
+                email(Role.STAFF));
+    }
+
+    /** Their own bookings, those of what they serve, and those of what nobody in particular serves. */
+    @Test
+    void staffSeeTheirOwnAndNothingOfOthers() {
+        HostBrowser staff = signedIn(Role.STAFF);
+        sql("UPDATE hosts SET person = 'okka' WHERE email = ?", email(Role.STAFF));
+        List<String[]> orders = jdbc.sql(
+                        """
+                        SELECT o.number || ';' || o.name || ';' || b.id || ';' || date(b.start_at, 'unixepoch') || ';' || EXISTS (
+                            SELECT 1 FROM order_lines l2 JOIN bookings b2 ON b2.id = l2.booking WHERE l2.order_id = o.id
+                            AND (b2.offer IN ('clay-table', 'wheel-hire', 'wheel-evenings', 'firing')
+                                OR EXISTS (SELECT 1 FROM booking_staff s WHERE s.booking = b2.id AND s.staff = 'okka')))
+                        FROM orders o JOIN order_lines l ON l.order_id = o.id AND l.line = 0 JOIN bookings b ON b.id = l.booking
+                        WHERE b.status = 'confirmed'
+                        """)
+                .query((row, n) -> row.getString(1).split(";"))
+                .list();
+        assertThat(orders).anyMatch(o -> o[4].equals("1")).anyMatch(o -> o[4].equals("0"));
+        String list = staff.get("/desk/orders").body();
+        for (String[] order : orders) {
+            boolean seen = order[4].equals("1");
+            String page = "/desk/orders/" + order[0];
+            assertThat(list.contains(page + "\"")).as(order[1]).isEqualTo(seen);
+            assertThat(staff.get(page).statusCode()).as(order[1]).isEqualTo(seen ? 200 : 404);
+            if (!seen) {
+                String move = page + "/bookings/" + order[2] + "/move";
+                assertThat(staff.get(move).statusCode()).isEqualTo(404);
+                assertThat(staff.post(page + "/bookings/" + order[2] + "/paid", Map.of())
+                                .statusCode())
+                        .isEqualTo(404);
+                assertThat(staff.get("/desk?day=" + order[3] + "&booking=" + order[2])
+                                .body())
+                        .doesNotContain(order[1]);
+            }
+        }
+    }
+
+    /** The table of docs/editing.md for one's own hours. */
+    @Test
+    void staffChangeTheirOwnHoursWhereTheHouseLetsThem() {
+        HostBrowser staff = signedIn(Role.STAFF);
+        sql("UPDATE hosts SET person = 'okka' WHERE email = ?", email(Role.STAFF));
+        assertThat(staff.get("/desk/hours/staff/okka").statusCode()).isEqualTo(404);
+        edits.change("house", "1", house -> house.withObject("/extra").put("ownHours", true));
+        assertThat(staff.get("/desk/hours/staff/okka").body()).contains("Hours of Okka");
+        assertThat(staff.get("/desk/hours/staff/mira").statusCode()).isEqualTo(404);
+        assertThat(staff.get("/desk/hours/house/house").statusCode()).isEqualTo(404);
+        assertThat(path(staff.post("/desk/hours/staff/okka/keep", Map.of("mon", "9-10"))))
+                .endsWith("?said=kept");
+        assertThat(staff.post("/desk/hours/staff/mira/keep", Map.of("mon", "9-10"))
+                        .statusCode())
+                .isEqualTo(404);
+        edits.change("house", "1", house -> house.withObject("/extra").remove("ownHours"));
+    }
+
+    /** There is always an owner. */
+    @Test
+    void theLastOwnerStays() {
+        HostBrowser owner = signedIn(Role.OWNER);
+        long self = jdbc.sql("SELECT id FROM hosts WHERE email = ?")
+                .param(email(Role.OWNER))
+                .query(Long.class)
+                .single();
+        sql("UPDATE hosts SET role = 'manager' WHERE id <> ? AND role = 'owner'", self);
+        assertThat(path(owner.post("/desk/hosts/" + self + "/role", Map.of("role", "staff"))))
+                .endsWith("last-owner");
+        assertThat(path(owner.post("/desk/hosts/" + self + "/remove", Map.of())))
+                .endsWith("last-owner");
+        assertThat(owner.get("/desk/hosts").statusCode()).isEqualTo(200);
+        sql("UPDATE hosts SET role = 'owner' WHERE email = 'okka@quillmere.example'");
     }
 
     /** Moving to a cheaper time gives money back: staff move at the price there was. */

@@ -10,10 +10,12 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.hosts.HostService;
 import gastfreund.app.hosts.Role;
 import gastfreund.core.offers.StaffId;
+import java.nio.charset.StandardCharsets;
 import java.time.DayOfWeek;
 import java.util.Locale;
 import java.util.Map;
@@ -271,5 +273,56 @@ class HoursTest extends Journey {
             assertThat(page.getByText("Nothing is changed.")).isVisible();
             page = mine;
         }
+    }
+
+    @Test
+    void holidaysAreReadFromACalendarFileAndAskedBefore() {
+        open(true, 1280);
+        openHours("house/house");
+        link("Holidays from a calendar file").click();
+        page.getByLabel("Or paste what is in it").fill("Easter");
+        button("Read it").click();
+        assertThat(page.getByText("That is no calendar file")).isVisible();
+        assertThat(page.getByLabel("Or paste what is in it")).hasValue("Easter");
+        String file = String.join(
+                "\r\n",
+                "BEGIN:VCALENDAR",
+                "VERSION:2.0",
+                "PRODID:-//Town of Quillmere//Holidays//EN",
+                "BEGIN:VEVENT",
+                "UID:1",
+                "DTSTAMP:20260101T000000Z",
+                "DESCRIPTION:" + "long words ".repeat(9000),
+                "DTSTART;VALUE=DATE:20200501",
+                "RRULE:FREQ=YEARLY",
+                "SUMMARY:Lantern Day",
+                "END:VEVENT",
+                "BEGIN:VEVENT",
+                "UID:2",
+                "DTSTAMP:20260101T000000Z",
+                "DTSTART;VALUE=DATE:20270726",
+                "DTEND;VALUE=DATE:20270807",
+                "SUMMARY:Mill weeks",
+                "END:VEVENT",
+                "BEGIN:VEVENT",
+                "UID:3",
+                "DTSTAMP:20260101T000000Z",
+                "DTSTART:20270303T100000Z",
+                "SUMMARY:A meeting",
+                "END:VEVENT",
+                "END:VCALENDAR");
+        page.getByLabel("Choose a calendar file")
+                .setInputFiles(new FilePayload("days.ics", "text/calendar", file.getBytes(StandardCharsets.UTF_8)));
+        button("Read it").click();
+        assertThat(page.getByLabel("Sat 1 May")).isChecked();
+        assertThat(page.getByText("A meeting")).hasCount(0);
+        page.getByLabel("Mon 1 May").uncheck();
+        button("Close on these days").click();
+        assertThat(page.locator("#differing")).containsText("Sat 1 May closed");
+        assertThat(page.locator("#differing")).containsText("Lantern Day");
+        assertThat(page.locator("#differing")).containsText("Mon 26 Jul – Fri 6 Aug closed");
+        assertThat(page.locator("#differing")).not().containsText("Mon 1 May");
+        button("Back to as it was").click();
+        assertThat(page.locator("#differing")).containsText("No day differs.");
     }
 }
