@@ -226,9 +226,7 @@ class ExplainerPages {
                                 .map(o -> Field.Option.of(o.id().value(), o.title()))
                                 .toList())
                 .value(offer.id().value()));
-        fields.add(Field.line("day", f.text("explain.day"), 10)
-                .with("type", "date")
-                .value(asked.day().toString()));
+        fields.add(Field.date("day", f.text("explain.day")).value(asked.day().toString()));
         fields.add(Field.select(
                         "length",
                         f.text("explain.lengthField"),

@@ -292,15 +292,11 @@ class HoursPages {
 
     private static List<Field> differFields(Differ differ, Formats f) {
         return List.of(
-                Field.line("from", f.text("hours.from"), 10)
-                        .with("type", "date")
+                Field.date("from", f.text("hours.from"))
                         .required()
                         .value(differ.from())
                         .wrong(differ.wrongDates()),
-                Field.line("to", f.text("hours.to"), 10)
-                        .with("type", "date")
-                        .value(differ.to())
-                        .help(f.text("hours.toHelp")),
+                Field.date("to", f.text("hours.to")).value(differ.to()).help(f.text("hours.toHelp")),
                 Field.line("figures", f.text("hours.differTimes"), 200)
                         .value(differ.figures())
                         .wrong(differ.wrongFigures())

@@ -72,6 +72,11 @@ public record Field(
         return line(name, label, 254).with("type", "email");
     }
 
+    /** A date, as {@code 2027-01-31}. */
+    public static Field date(String name, String label) {
+        return of(Kind.LINE, name, label, List.of()).with("type", "date");
+    }
+
     /** What stands in it is never shown again. */
     public static Field password(String name, String label, int most) {
         return line(name, label, most).with("type", "password");

@@ -59,14 +59,28 @@ abstract class Accessibility extends DemoHouseTest {
             page.waitForURL("**/desk*");
             page.locator(".ruler a").nth(17).click();
             page.waitForURL("**day=**");
-            page.locator(".board a").first().click();
+            page.locator(".board a:has(.block)").first().click();
             page.waitForURL("**booking=**");
             assertThat(faults(page)).as("board").isEmpty();
             page.navigate(address("/desk/orders"));
             assertThat(faults(page)).as("orders").isEmpty();
-            for (String path :
-                    List.of("/desk/ways", "/desk/payments", "/desk/account", "/desk/sign-ins", "/desk/guests")) {
+            for (String path : List.of(
+                    "/desk/ways",
+                    "/desk/payments",
+                    "/desk/account",
+                    "/desk/account/second-factor",
+                    "/desk/sign-ins",
+                    "/desk/guests",
+                    "/desk/hours/staff/mira",
+                    "/desk/hours/house/house/holidays",
+                    "/desk/house",
+                    "/desk/house/staff/mira",
+                    "/desk/house/places/online",
+                    "/desk/hosts",
+                    "/desk/changes",
+                    "/desk/explain?offer=private-lesson&party=2&staff=mira")) {
                 page.navigate(address(path));
+                page.locator("details").all().forEach(d -> d.evaluate("d => d.open = true"));
                 assertThat(faults(page)).as(path).isEmpty();
             }
             page.navigate(address("/desk/orders"));

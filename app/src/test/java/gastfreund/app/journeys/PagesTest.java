@@ -93,6 +93,15 @@ class PagesTest extends DemoHouseTest {
         desk.put("guests", "/desk/guests");
         desk.put("account", "/desk/account");
         desk.put("sign-ins", "/desk/sign-ins");
+        desk.put("second-factor", "/desk/account/second-factor");
+        desk.put("hours", "/desk/hours/staff/mira");
+        desk.put("holidays", "/desk/hours/staff/okka/holidays");
+        desk.put("household", "/desk/house");
+        desk.put("person", "/desk/house/staff/jonte");
+        desk.put("place", "/desk/house/places/online");
+        desk.put("hosts", "/desk/hosts");
+        desk.put("changes", "/desk/changes");
+        desk.put("explainer", "/desk/explain?offer=private-lesson&party=2&staff=mira");
         desk.forEach((name, path) -> pages.put(name, page(name, host.get(path))));
         return pages;
     }
