@@ -26,12 +26,12 @@ public final class PagesRun {
 
     public static void main(String[] arguments) throws Exception {
         Path demo = Path.of(Files.exists(Path.of("demo")) ? "demo" : "../demo");
-        measure("the demo", demo, "private-lesson");
-        measure("60 offers, 20 people, 10,000 bookings", new LargeHouse(60, 20, 10_000).folder(), "o7");
+        measure("the demo", demo, "private-lesson", "mira");
+        measure("60 offers, 20 people, 10,000 bookings", new LargeHouse(60, 20, 10_000).folder(), "o7", "p3");
         System.exit(0);
     }
 
-    private static void measure(String what, Path folder, String offer) throws Exception {
+    private static void measure(String what, Path folder, String offer, String person) throws Exception {
         try (RunningApplication application = new RunningApplication(List.of("-Xmx512m"), MovableClock.AHEAD, folder)) {
             Map<String, Callable<Object>> pages = new LinkedHashMap<>();
             pages.put("sign-in", () -> got(application, "/desk/sign-in"));
@@ -41,13 +41,23 @@ public final class PagesRun {
             browser.signIn("okka@quillmere.example", "clay and water");
             pages.put("board", () -> browser.get("/desk").body());
             pages.put("orders", () -> browser.get("/desk/orders").body());
+            String hours = "/desk/hours/staff/" + person;
+            browser.get(hours);
+            pages.put("hours", () -> browser.get(hours).body());
+            int[] turn = {0};
+            // What a change does, as it is asked while somebody types: another change each time.
+            pages.put(
+                    "change",
+                    () -> browser.post(hours, Map.of("tue", 10 + turn[0]++ % 3 + "-17", "fragment", "hours")));
+            pages.put("explain", () -> browser.get("/desk/explain?offer=" + offer + "&at=0")
+                    .body());
             Map<String, Double> medians = new LinkedHashMap<>();
             pages.forEach((name, page) -> times(page, WARM));
             pages.forEach((name, page) -> medians.put(name, median(times(page, ROUNDS))));
             System.out.println(what + ":");
             medians.forEach((name, median) -> System.out.printf(
                     Locale.ROOT,
-                    "  %-8s %6.2f ms, %5.1f times the sign-in%n",
+                    "  %-8s %7.2f ms, %5.1f times the sign-in%n",
                     name,
                     median / 1e6,
                     median / medians.get("sign-in")));
