@@ -46,9 +46,10 @@ public final class PagesRun {
             pages.put("hours", () -> browser.get(hours).body());
             int[] turn = {0};
             // What a change does, as it is asked while somebody types: another change each time.
-            pages.put(
-                    "change",
-                    () -> browser.post(hours, Map.of("tue", 10 + turn[0]++ % 3 + "-17", "fragment", "hours")));
+            pages.put("change", () -> {
+                browser.post(hours, Map.of("tue", 10 + turn[0]++ % 3 + "-17"));
+                return effect(browser.get(hours + "?fragment=hours").body());
+            });
             pages.put("explain", () -> browser.get("/desk/explain?offer=" + offer + "&at=0")
                     .body());
             Map<String, Double> medians = new LinkedHashMap<>();
@@ -62,6 +63,13 @@ public final class PagesRun {
                     median / 1e6,
                     median / medians.get("sign-in")));
         }
+    }
+
+    private static String effect(String part) {
+        if (!part.contains("class=\"gains")) {
+            throw new IllegalStateException("the change does nothing");
+        }
+        return part;
     }
 
     private static Object got(RunningApplication application, String path) throws IOException {
