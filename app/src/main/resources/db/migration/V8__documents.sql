@@ -83,3 +83,10 @@ CREATE TABLE invitations (
     invited_by TEXT    NOT NULL,
     expires_at INTEGER NOT NULL
 ) STRICT, WITHOUT ROWID;
+
+-- The link of a booking that takes place online, where a meeting service makes one for each.
+CREATE TABLE meetings (
+    booking TEXT    PRIMARY KEY REFERENCES bookings (id) ON DELETE CASCADE,
+    link    TEXT    NOT NULL,
+    made_at INTEGER NOT NULL
+) STRICT;

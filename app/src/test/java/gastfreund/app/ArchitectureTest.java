@@ -52,6 +52,7 @@ class ArchitectureTest {
             "hosts",
             "editing",
             "payments",
+            "meetings",
             "orders",
             "documents",
             "letters",

@@ -42,8 +42,9 @@ record Extras(
         Map<PlaceId, PlaceNotes> notes = new HashMap<>();
         for (Node place : file.elements("places")) {
             place.member("extra")
-                    .ifPresent(
-                            extra -> notes.put(new PlaceId(place.required("id").text()), PlaceNotes.of(extra)));
+                    .ifPresent(extra -> notes.put(
+                            new PlaceId(place.required("id").text()),
+                            PlaceNotes.of(extra, place.json().path("kind").stringValue("onsite"))));
         }
         Map<StaffId, Portrait> portraits = new HashMap<>();
         for (Node person : file.elements("staff")) {

@@ -3,6 +3,8 @@ package gastfreund.app.catalogue;
 import gastfreund.app.languages.Words;
 import gastfreund.housefile.Node;
 import java.net.URI;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -12,34 +14,62 @@ import java.util.stream.Collectors;
  * @param address on site; empty: none
  * @param directions empty: none
  * @param link of a place online, the same for all; empty: none
+ * @param meeting of a place online: whether a link is made for each booking
+ * @param phone whether it is by telephone
  * @param guestCalls of a place by telephone: whether the guest calls the house, and not the house the guest
  */
-public record PlaceNotes(String address, String directions, String link, boolean guestCalls) {
+public record PlaceNotes(
+        String address, String directions, String link, boolean meeting, boolean phone, boolean guestCalls) {
 
-    private static final PlaceNotes NONE = new PlaceNotes("", "", "", false);
+    private static final PlaceNotes NONE = new PlaceNotes("", "", "", false, false, false);
 
     public static PlaceNotes none() {
         return NONE;
     }
 
-    static PlaceNotes of(Node extra) {
+    /** @param kind of the place, as in the house file */
+    static PlaceNotes of(Node extra, String kind) {
         String link = extra.textOrBlank("link");
         if (!link.isEmpty() && !isLink(link)) {
             extra.at("link").problem("must be an address that begins with https:// or http://");
         }
         boolean guestCalls =
                 extra.word("calls", new String[] {"us", "guest"}, "us").equals("guest");
-        return new PlaceNotes(extra.textOrBlank("address"), extra.textOrBlank("directions"), link, guestCalls);
+        return new PlaceNotes(
+                extra.textOrBlank("address"),
+                extra.textOrBlank("directions"),
+                link,
+                extra.truth("meeting") && kind.equals("online"),
+                kind.equals("phone"),
+                guestCalls && kind.equals("phone"));
     }
 
     /** What everybody may know before they book: where it is, and how to find it; no link. */
     public String found(Words words) {
-        return joined(List.of(address, directions, guestCalls ? words.text("place.youCall") : ""));
+        return joined(List.of(address, directions, calls(words)));
     }
 
-    /** What those who have booked get. */
-    public String booked(Words words) {
-        return joined(List.of(address, directions, link, guestCalls ? words.text("place.youCall") : ""));
+    /**
+     * What those who have booked get.
+     *
+     * @param made the link that was made for the booking; empty: none, or none yet
+     */
+    public String booked(String made, Words words) {
+        String own = meeting && made.isEmpty() ? words.text("place.linkComes") : made.isEmpty() ? link : made;
+        return joined(List.of(address, directions, own, calls(words)));
+    }
+
+    private String calls(Words words) {
+        return phone ? words.text(guestCalls ? "place.youCall" : "place.weCall") : "";
+    }
+
+    /** The address as a link that the visitor's own map opens (RFC 5870); empty: there is no address. */
+    public String map() {
+        return address.isEmpty()
+                ? ""
+                : "geo:0,0?q="
+                        + URLEncoder.encode(address.replace('\n', ' '), StandardCharsets.UTF_8)
+                                .replace("+", "%20");
     }
 
     private static String joined(List<String> parts) {

@@ -39,6 +39,12 @@ final class PlaceForm extends Form {
                             extra(place, "link"),
                             "")
                     .help(f.text("household.linkHelp")));
+            fields.add(Field.tick(
+                            "meeting",
+                            f.text("member.extra.meeting"),
+                            place.path("extra").path("meeting").booleanValue(false))
+                    .help(f.text("household.meetingHelp")));
+            fields.add(Field.hidden("asked-meeting", "1"));
         }
         if (kind.equals("phone")) {
             fields.add(Field.choice(
@@ -69,6 +75,13 @@ final class PlaceForm extends Form {
         typing.extra(place, "address", MOST_TEXT);
         typing.extra(place, "directions", MOST_TEXT);
         typing.extra(place, "link", 500);
+        if (typing.has("asked-meeting")) {
+            if (typing.has("meeting")) {
+                extraOf(place).put("meeting", true);
+            } else {
+                removeExtra(place, "meeting");
+            }
+        }
         if (List.of("us", "guest").contains(typing.line("calls", 10))) {
             typing.extra(place, "calls", 10);
         }

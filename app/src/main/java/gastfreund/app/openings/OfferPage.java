@@ -28,7 +28,7 @@ public record OfferPage(
         String keepHelp) {
 
     /** A place, and how it is found. */
-    public record Where(String name, String directions) {}
+    public record Where(String name, String directions, String map) {}
 
     /**
      * A time that could not be had.
@@ -56,7 +56,9 @@ public record OfferPage(
                         .map(id -> {
                             Place place = catalogue.house().place(id);
                             return new Where(
-                                    place.name(), catalogue.placeNotes(id).found(f.words()));
+                                    place.name(),
+                                    catalogue.placeNotes(id).found(f.words()),
+                                    catalogue.placeNotes(id).map());
                         })
                         .toList(),
                 TermsInWords.of(offer.terms(), f),

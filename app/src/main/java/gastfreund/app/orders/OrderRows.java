@@ -4,6 +4,7 @@ import gastfreund.app.bookings.Quantities;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.meetings.Meetings;
 import gastfreund.app.openings.TermsInWords;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
@@ -52,9 +53,12 @@ public class OrderRows {
     private final CatalogueService catalogues;
     private final AnswerStore answers;
     private final PrepaidService prepaid;
+    private final Meetings meetings;
     private final Clock clock;
 
-    OrderRows(CatalogueService catalogues, AnswerStore answers, PrepaidService prepaid, Clock clock) {
+    OrderRows(
+            CatalogueService catalogues, AnswerStore answers, PrepaidService prepaid, Meetings meetings, Clock clock) {
+        this.meetings = meetings;
         this.prepaid = prepaid;
         this.answers = answers;
         this.catalogues = catalogues;
@@ -81,7 +85,11 @@ public class OrderRows {
                 List.copyOf(sold.staff().values()),
                 sold.place(),
                 Quantities.named(sold.addOns(), line.addOns()),
-                line.place() == null ? "" : catalogue.placeNotes(line.place()).booked(f.words()),
+                line.place() == null
+                        ? ""
+                        : catalogue
+                                .placeNotes(line.place())
+                                .booked(meetings.link(line.booking()).orElse(""), f.words()),
                 answers.of(line.booking()),
                 TermsInWords.of(sold.terms(), f),
                 freeUntil(line, clock.instant()));

@@ -18,6 +18,8 @@ public enum Kind {
     OWED,
     /** Bookings that have taken place. */
     ATTENDED,
+    /** Links for bookings that take place online. */
+    MEETING,
     /** What is no longer to be kept. */
     TIDY;
 
