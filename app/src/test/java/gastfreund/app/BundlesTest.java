@@ -131,6 +131,8 @@ class BundlesTest {
                 "host-request",
                 "host-cancelled",
                 "host-moved",
+                "host-cancelled-here",
+                "host-moved-here",
                 "host-issued")) {
             letters.add(kind + ".subject");
             letters.add(kind + ".intro");

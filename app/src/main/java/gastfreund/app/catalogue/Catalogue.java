@@ -68,6 +68,12 @@ public record Catalogue(
         return placeNotes.getOrDefault(place, PlaceNotes.none());
     }
 
+    /** What the house says of a person; empty: nothing. */
+    public String wordsOf(StaffId person) {
+        Portrait portrait = portraits.get(person);
+        return portrait == null ? "" : portrait.words();
+    }
+
     /** Why the house is closed on a date; empty where nobody said. */
     public String whyClosed(LocalDate date) {
         return dayNotes.stream()

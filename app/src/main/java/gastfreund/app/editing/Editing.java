@@ -143,6 +143,21 @@ public class Editing {
         return new Keeping.Kept(keeping);
     }
 
+    /** Changes documents at once, past the drafts of whoever has some, which merge with it when they are kept. */
+    @Transactional
+    public Keeping atOnce(Host host, Map<DocumentRef, Consumer<ObjectNode>> edits) {
+        List<Document> fresh = new ArrayList<>();
+        edits.forEach((ref, edit) -> documents.find(ref).ifPresent(document -> {
+            ObjectNode json = document.json().deepCopy();
+            edit.accept(json);
+            fresh.add(document.with(json));
+        }));
+        Tried tried = documents.tryOut(fresh);
+        return tried.isRight()
+                ? new Keeping.Kept(write(host, fresh, null))
+                : new Keeping.Wrong(tried.faults(), Map.of());
+    }
+
     /** The members that somebody else has changed since a host's draft began, and the draft too, differently. */
     public List<Conflict> conflicts(Draft draft) {
         return documents

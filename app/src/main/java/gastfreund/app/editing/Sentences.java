@@ -22,6 +22,7 @@ public final class Sentences {
 
     private static final String WEEKLY = "hours/weekly/";
     private static final String EXCEPTIONS = "hours/exceptions/";
+    private static final String PRICES = "staff/prices/";
     private static final int MOST_TEXT = 60;
 
     /** The last names of members that are amounts of money. */
@@ -91,6 +92,10 @@ public final class Sentences {
         }
         List<String> about = new ArrayList<>();
         List<String> path = new ArrayList<>();
+        if (member.startsWith(PRICES)) {
+            String[] parts = member.substring(PRICES.length()).split("/");
+            return f.text("change.price", names.getOrDefault(parts[0], parts[0]), parts[parts.length - 1]);
+        }
         for (String part : member.split("/")) {
             if (names.containsKey(part)) {
                 about.add(names.get(part));
@@ -124,7 +129,8 @@ public final class Sentences {
             return f.text("change.nothing");
         }
         String last = member.substring(member.lastIndexOf('/') + 1);
-        if (AMOUNTS.contains(last) && value.isIntegralNumber()) {
+        boolean money = AMOUNTS.contains(last) || member.startsWith(PRICES);
+        if (money && value.isIntegralNumber()) {
             return f.money(Money.ofMinor(value.longValue()));
         }
         return plain(value);

@@ -36,7 +36,7 @@ import org.springframework.stereotype.Component;
 class DayRibbons {
 
     static final int TOP = 46;
-    static final int STEP = 52;
+    static final int STEP = 46;
 
     private final CatalogueService catalogues;
     private final Clock clock;

@@ -14,9 +14,10 @@ import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Partial;
 import gastfreund.app.typed.Written;
 import java.text.Normalizer;
-import java.util.List;
+import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -62,25 +63,35 @@ class HouseholdController {
     @Needs(Right.SET_UP)
     @PostMapping("/gets-it")
     String getsIt(Host host, @RequestParam Map<String, String> form) {
+        Map<DocumentRef, Consumer<ObjectNode>> edits = new LinkedHashMap<>();
         for (Document offer : documents.all(Kind.OFFERS)) {
             String assign = form.getOrDefault("assign-" + offer.ref().id(), "");
             if (assign.equals("least") || assign.equals("order")) {
-                editing.change(
-                        host,
-                        offer.ref(),
-                        json -> {
-                            if (json.path("staff") instanceof ObjectNode staff
-                                    && !staff.path("assign")
-                                            .stringValue("least")
-                                            .equals(assign)) {
-                                staff.put("assign", assign);
-                            }
-                        },
-                        Map.of());
+                edits.put(offer.ref(), json -> assign(json, assign));
             }
         }
-        Keeping keeping = editing.keep(host, serves.changed(host));
-        return "redirect:/desk/house" + said(keeping);
+        return "redirect:/desk/house" + said(editing.atOnce(host, edits));
+    }
+
+    private static void assign(ObjectNode offer, String assign) {
+        if (offer.path("staff") instanceof ObjectNode staff
+                && !staff.path("assign").stringValue("least").equals(assign)) {
+            staff.put("assign", assign);
+        }
+    }
+
+    /** Whether people set their own hours. */
+    @Needs(Right.SET_UP)
+    @PostMapping("/own-hours")
+    String ownHours(Host host, @RequestParam(defaultValue = "false") boolean ownHours) {
+        Consumer<ObjectNode> edit = json -> {
+            if (ownHours) {
+                Form.extraOf(json).put("ownHours", true);
+            } else {
+                Form.removeExtra(json, "ownHours");
+            }
+        };
+        return "redirect:/desk/house" + said(editing.atOnce(host, Map.of(DocumentRef.HOUSE, edit)));
     }
 
     private static String said(Keeping keeping) {
@@ -117,6 +128,7 @@ class HouseholdController {
     /** An id that nobody has or had: ids never die. */
     private DocumentRef free(Host host, Kind kind, String name) {
         String plain = Normalizer.normalize(name.toLowerCase(Locale.ROOT).replace("ß", "ss"), Normalizer.Form.NFD)
+                .replaceAll("\\p{M}++", "")
                 .replaceAll("[^a-z0-9]++", "-")
                 .replaceAll("^-|-$", "");
         String begin = plain.isEmpty() ? "new" : plain.substring(0, Math.min(plain.length(), MOST_ID));
@@ -199,22 +211,18 @@ class HouseholdController {
         return "redirect:" + to + "?said=dropped";
     }
 
-    /** Retires it, or takes it back; what a host has not kept of it goes along. */
+    /** Retires it, or takes it back, at once. */
     @Needs(Right.SET_UP)
     @PostMapping("/{kind}/{id}/retire")
     String retire(Host host, @PathVariable String kind, @PathVariable String id, @RequestParam boolean retired) {
         Document seen = seen(host, kind, id);
-        editing.change(
-                host,
-                seen.ref(),
-                json -> {
-                    json.remove("retired");
-                    if (retired) {
-                        json.put("retired", true);
-                    }
-                },
-                Map.of());
-        Keeping keeping = editing.keep(host, List.of(seen.ref()));
+        Consumer<ObjectNode> edit = json -> {
+            json.remove("retired");
+            if (retired) {
+                json.put("retired", true);
+            }
+        };
+        Keeping keeping = editing.atOnce(host, Map.of(seen.ref(), edit));
         return "redirect:" + HouseholdPages.address(seen.ref()) + said(keeping);
     }
 

@@ -41,9 +41,15 @@ public record HouseholdPage(
      *
      * @param groups people, things and places
      * @param getsIt who gets it where a guest does not care, offer by offer
+     * @param ownHours whether people set their own hours
      */
     public record Index(
-            List<Note> notes, List<Group> groups, List<Field> getsIt, String effectAddress, Effect effect) {}
+            List<Note> notes,
+            List<Group> groups,
+            List<Field> getsIt,
+            Field ownHours,
+            String effectAddress,
+            Effect effect) {}
 
     /** @param add the field for the name of a new one */
     public record Group(String kind, String title, String help, List<Row> rows, List<Row> retired, Field add) {}

@@ -214,7 +214,14 @@ class HouseholdPages {
         List<Field> getsIt = offers.stream().map(o -> getsIt(host, o, f)).toList();
         List<DocumentRef> changed = serves.changed(host);
         List<DocumentRef> about = changed.isEmpty() ? List.of(DocumentRef.HOUSE) : changed;
-        return new HouseholdPage.Index(notes, groups, getsIt, "/desk/house", effects.of(host, about, f));
+        Field ownHours = Field.tick(
+                "ownHours",
+                f.text("member.extra.ownHours"),
+                documents
+                        .find(DocumentRef.HOUSE)
+                        .map(h -> h.json().path("extra").path("ownHours").booleanValue(false))
+                        .orElse(false));
+        return new HouseholdPage.Index(notes, groups, getsIt, ownHours, "/desk/house", effects.of(host, about, f));
     }
 
     private Field getsIt(Host host, Document offer, Formats f) {

@@ -17,6 +17,7 @@ import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -64,6 +65,7 @@ public class OrderLetters {
                 order,
                 asked.isEmpty() ? "host" : "host-request",
                 about(order, order.standing()).with(order.certain()));
+        toPeople(order, asked.isEmpty() ? "host" : "host-request", order.standing());
     }
 
     /** The host said yes to a request. */
@@ -79,6 +81,10 @@ public class OrderLetters {
         if (kind.equals("cancelled")) {
             toHosts(order, "host-cancelled", about(order, List.of(line)));
         }
+        boolean booked = kind.equals("cancelled") || kind.equals("cancelled-by-host");
+        if (booked) {
+            toPeople(order, kind.equals("cancelled") ? "host-cancelled" : "host-cancelled-here", List.of(line));
+        }
     }
 
     /** A booking was moved by its guest, or by the house. */
@@ -92,6 +98,7 @@ public class OrderLetters {
         if (byGuest) {
             toHosts(order, "host-moved", about(order, List.of(line)));
         }
+        toPeople(order, byGuest ? "host-moved" : "host-moved-here", List.of(line));
     }
 
     /** An order waits for a transfer. */
@@ -175,6 +182,25 @@ public class OrderLetters {
         for (Host host : hosts.inCharge()) {
             outbox.put(new Letter(order.id(), kind, host.email(), host.language(), facts));
         }
+    }
+
+    /** Writes to those who serve, about the bookings that they serve, where the house has an address of theirs. */
+    private void toPeople(Order order, String kind, List<OrderLine> lines) {
+        List<Host> inCharge = hosts.inCharge();
+        catalogues.catalogue().portraits().forEach((person, portrait) -> {
+            List<OrderLine> own = lines.stream()
+                    .filter(l -> l.reserved().staff().contains(person))
+                    .toList();
+            boolean told = inCharge.stream().anyMatch(h -> h.email().equalsIgnoreCase(portrait.email()));
+            if (!own.isEmpty() && !portrait.email().isEmpty() && !told) {
+                Locale language = hosts.byEmail(portrait.email())
+                        .or(() -> inCharge.stream().findFirst())
+                        .map(Host::language)
+                        .orElse(Locale.ENGLISH);
+                String facts = about(order, own).with(own).facts().json();
+                outbox.put(new Letter(order.id(), kind, portrait.email(), language, facts));
+            }
+        });
     }
 
     private Making about(Order order, List<OrderLine> lines) {

@@ -73,8 +73,10 @@ public record Panel(
     /**
      * @param person null: anyone
      * @param price null for anyone
+     * @param words what the house says of them; empty: nothing
      */
-    public record StaffChip(@Nullable Staff person, @Nullable Money price, String address, boolean chosen) {}
+    public record StaffChip(
+            @Nullable Staff person, @Nullable Money price, String words, String address, boolean chosen) {}
 
     public record PlaceChip(Place place, String address, boolean chosen) {}
 

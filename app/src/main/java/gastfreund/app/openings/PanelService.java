@@ -170,9 +170,9 @@ public class PanelService {
                 && house.options(offer).size() > 1;
     }
 
-    private static List<Panel.StaffChip> staffChips(Choice choice, House house, @Nullable String basket) {
+    private List<Panel.StaffChip> staffChips(Choice choice, House house, @Nullable String basket) {
         List<Panel.StaffChip> chips = new ArrayList<>();
-        chips.add(new Panel.StaffChip(null, null, choice.withStaff(null).address(basket), choice.staff() == null));
+        chips.add(new Panel.StaffChip(null, null, "", choice.withStaff(null).address(basket), choice.staff() == null));
         for (StaffId id :
                 house.options(choice.offer()).stream().flatMap(List::stream).toList()) {
             Money price = choice.offer()
@@ -181,7 +181,11 @@ public class PanelService {
                     .orElse(choice.length().price());
             boolean chosen = id.equals(choice.staff());
             chips.add(new Panel.StaffChip(
-                    house.staff(id), price, choice.withStaff(id).address(basket), chosen));
+                    house.staff(id),
+                    price,
+                    catalogues.catalogue().wordsOf(id),
+                    choice.withStaff(id).address(basket),
+                    chosen));
         }
         return chips;
     }

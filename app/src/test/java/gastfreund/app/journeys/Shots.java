@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.ReducedMotion;
 import gastfreund.app.GastfreundApplication;
@@ -111,28 +112,16 @@ public final class Shots {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Book and pay"))
                 .click();
         page.waitForURL("**/pay/**");
-        if (wide) {
-            take(page, "gateway");
-        }
         page.locator("button[type=submit]").click();
         page.waitForURL("**/bookings/**");
         take(page, "booking" + suffix);
         if (wide) {
-            String booking = page.url();
             draw(page, "a[href$='.pdf']", "receipt");
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cancel this booking"))
                     .first()
                     .click();
             page.waitForURL("**/cancel");
             take(page, "cancel");
-            page.navigate(booking);
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Move to another time"))
-                    .first()
-                    .click();
-            page.waitForURL("**/move");
-            take(page, "move");
-            page.navigate(address + "/offers/firing?length=glaze");
-            take(page, "request");
             voucher(page);
         }
     }
@@ -180,7 +169,7 @@ public final class Shots {
         // Thursday of this week has the most to show; the ruler's third week is this one.
         page.locator(".ruler a").nth(17).click();
         page.waitForURL("**day=**");
-        page.locator(".board a").nth(1).click();
+        page.locator(".board a:has(.block)").nth(1).click();
         page.waitForURL("**booking=**");
         take(page, "board");
         page.navigate(address + "/desk/orders");
@@ -189,5 +178,36 @@ public final class Shots {
         page.waitForURL("**/orders/**");
         page.locator(".decisions summary").last().click();
         take(page, "order");
+        hours(page);
+        page.navigate(address + "/desk/house/staff/jonte");
+        page.waitForLoadState();
+        page.getByLabel("At most so many").fill("4");
+        page.locator("#effect li").waitFor();
+        take(page, "person");
+        page.navigate(address + "/desk/explain?offer=private-lesson&length=90&party=2&staff=mira&day=2027-01-21");
+        page.locator("[data-at][aria-label^='14:30']").first().click();
+        page.locator("[data-at][aria-label^='14:30'][aria-current]").first().waitFor();
+        take(page, "explainer");
+    }
+
+    /** Mira stays longer on Thursdays and leaves earlier on Tuesdays. */
+    private void hours(Page page) {
+        page.navigate(address + "/desk/hours/staff/mira");
+        page.waitForLoadState();
+        drag(page, "tue", 17, 18.4);
+        page.locator("#lane-tue .gone").waitFor();
+        drag(page, "thu", 18.6, 20);
+        page.locator("#lane-thu .new").waitFor();
+        page.locator("#effect li").nth(1).waitFor();
+        take(page, "hours");
+    }
+
+    private static void drag(Page page, String day, double from, double to) {
+        BoundingBox lane = page.locator("#lane-" + day).boundingBox();
+        double y = lane.y + lane.height / 2;
+        page.mouse().move(lane.x + (from - 6) / 18 * lane.width, y);
+        page.mouse().down();
+        page.mouse().move(lane.x + (to - 6) / 18 * lane.width, y);
+        page.mouse().up();
     }
 }
