@@ -1,5 +1,5 @@
 // Reads a calendar file into the field below it; of what is in it only the lines that tell of days, so that it stays small.
-const KEPT = /^(BEGIN|END|VERSION|PRODID|DTSTART|DTEND|SUMMARY|RRULE|UID|DTSTAMP|RDATE|EXDATE)[;:]/;
+const KEPT = /^(BEGIN|END|VERSION|DTSTART|DTEND|SUMMARY|RRULE|RDATE|EXDATE)[;:]/;
 
 export const daysOf = (text) =>
   text

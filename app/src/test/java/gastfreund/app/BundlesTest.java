@@ -65,6 +65,21 @@ class BundlesTest {
         ENDINGS.put("part.", Set.of("morning", "afternoon", "evening"));
         ENDINGS.put("offer.gone.", Set.of("taken", "moment", "price", "share"));
         ENDINGS.put("letter.", letters());
+        ENDINGS.put(
+                "effect.why.",
+                Set.of(
+                        "hours",
+                        "closed",
+                        "notice",
+                        "horizon",
+                        "season",
+                        "busy",
+                        "full",
+                        "day-limit",
+                        "day-minutes",
+                        "staff-day-limit",
+                        "seats",
+                        "past"));
         ENDINGS.put("hours.group.", Set.of("house", "places", "staff", "resources", "offers"));
         Set<String> household = Set.of("staff", "resources", "places");
         ENDINGS.put("household.help.", household);

@@ -96,7 +96,7 @@ class SecondFactorController {
         }
         Optional<List<String>> spare = factors.turnOn(host.id(), secret, code);
         if (spare.isEmpty()) {
-            String again = secret.matches("[A-Z2-7]{32}") ? secret : factors.fresh();
+            String again = SecondFactors.isSecret(secret) ? secret : factors.fresh();
             return show(host, List.of(), again, f.text("factor.wrong"), List.of(), model);
         }
         return show(host, List.of(Note.done(f.text("factor.isOn"))), "", "", spare.get(), model);

@@ -21,7 +21,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Service
 public class HouseDocuments {
 
-    private static final Pattern IN_LIST = Pattern.compile("([a-zA-Z]+)\\[(\\d+)](?:\\.(.*))?");
+    private static final Pattern IN_LIST = Pattern.compile("\\A([a-zA-Z]++)\\[(\\d{1,9}+)](?:\\.(.*+))?+");
 
     private final CatalogueStore store;
     private final CatalogueService catalogues;

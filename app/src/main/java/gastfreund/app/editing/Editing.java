@@ -31,6 +31,9 @@ import tools.jackson.databind.node.ObjectNode;
 @Service
 public class Editing {
 
+    /** What is told of a draft whose document somebody deleted. */
+    public static final String GONE = "is not there any more";
+
     private final HouseDocuments documents;
     private final DraftStore drafts;
     private final ChangeStore changes;
@@ -120,6 +123,9 @@ public class Editing {
             Optional<Document> current = documents.find(draft.ref());
             if (!draft.typed().isEmpty()) {
                 unread.put(draft.ref(), draft.typed());
+            }
+            if (current.isEmpty() && !draft.isNew()) {
+                return new Keeping.Wrong(List.of(new Fault(draft.ref(), "", GONE)), Map.of());
             }
             if (current.isEmpty() || current.get().version() == draft.version()) {
                 fresh.add(draft.document());

@@ -51,13 +51,15 @@ public final class Figures {
 
     private static final Set<String> NOON = Set.of("noon", "midday", "mittag", "mittags");
 
+    private static final Pattern GAPS = Pattern.compile("\\s");
+
     private static final String TIME =
-            "(?:(noon|midday|mittags?|midnight|mitternacht)|(\\d{1,2})(?:\\s?[:.h]\\s?(\\d{2})|(\\d{2}))?+)"
-                    + "\\s?+(?:(am|pm|a\\.m\\.|p\\.m\\.)|uhr|h|o'clock)?+";
+            "(?:(noon|midday|mittags?|midnight|mitternacht)|(\\d{1,2})(?: ?[:.h] ?(\\d{2})|(\\d{2}))?+)"
+                    + " ?+(?:(am|pm|a\\.m\\.|p\\.m\\.)|uhr|h|o'clock)?+";
     private static final Pattern WINDOW = Pattern.compile("(?:from |von |ab )?+" + TIME
-            + "\\s*+(?:–|—|−|-|to|till|until|through|bis|/)\\s*+" + TIME + "\\s*+(?:\\(([^()]*+)\\))?+");
+            + " ?+(?:–|—|−|-|to|till|until|through|bis|/) ?+" + TIME + " ?+(?:\\(([^()]{0,200}+)\\))?+");
     private static final Pattern BETWEEN =
-            Pattern.compile("\\s*+(?:,|;|\\+|&|\\band\\b|\\bund\\b|\\bu\\.)\\s*+(?:and |und )?+");
+            Pattern.compile(" ?(?:,|;|\\+|&|\\band\\b|\\bund\\b|\\bu\\.) ?(?:and |und )?");
 
     /**
      * What somebody wrote.
@@ -134,8 +136,11 @@ public final class Figures {
     }
 
     public Read read(String written) {
-        String text =
-                written.replace('\u00a0', ' ').replace('\u202f', ' ').strip().replaceAll("\\s++", " ");
+        String text = String.join(
+                " ",
+                GAPS.splitAsStream(written.replace('\u00a0', ' ').replace('\u202f', ' '))
+                        .filter(part -> !part.isEmpty())
+                        .toList());
         String low = text.toLowerCase(Locale.ROOT);
         if (CLOSED.contains(low)) {
             return new Read(List.of(), "");

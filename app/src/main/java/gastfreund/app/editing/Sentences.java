@@ -1,6 +1,7 @@
 package gastfreund.app.editing;
 
 import gastfreund.app.languages.Formats;
+import gastfreund.app.typed.Written;
 import gastfreund.core.hours.Window;
 import gastfreund.core.money.Money;
 import gastfreund.housefile.HoursFile;
@@ -146,7 +147,7 @@ public final class Sentences {
                     .collect(Collectors.joining(", "));
         }
         String text = value.isString() ? value.stringValue() : value.toString();
-        String named = names.getOrDefault(text, text).replaceAll("\\s++", " ");
+        String named = Written.line(names.getOrDefault(text, text), Integer.MAX_VALUE);
         return named.length() <= MOST_TEXT ? named : named.substring(0, MOST_TEXT - 1) + "…";
     }
 }

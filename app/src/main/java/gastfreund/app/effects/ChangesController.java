@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -32,6 +33,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class ChangesController {
 
     private static final int MOST = 60;
+    private static final Pattern PAGE = Pattern.compile("/desk(?:/[A-Za-z0-9_-]{1,100}+){0,4}+");
 
     private final Editing editing;
     private final Effects effects;
@@ -121,6 +123,6 @@ class ChangesController {
 
     /** A page of the desk, and nothing else. */
     private static String page(String back) {
-        return back.matches("/desk(/[A-Za-z0-9_-]{1,100}){0,4}") ? back : "/desk";
+        return PAGE.matcher(back).matches() ? back : "/desk";
     }
 }

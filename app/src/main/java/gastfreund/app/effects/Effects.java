@@ -14,19 +14,24 @@ import gastfreund.app.editing.Sentences;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.HostService;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.pages.Note;
 import gastfreund.app.storage.Reading;
 import gastfreund.core.bookings.Booked;
 import gastfreund.core.bookings.Booking;
+import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.House;
+import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Clash;
 import gastfreund.core.openings.Comparison;
+import gastfreund.core.openings.Query;
 import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -51,6 +56,7 @@ public class Effects {
     private final HouseDocuments documents;
     private final CatalogueService catalogues;
     private final BookedStore booked;
+    private final OpeningsService openings;
     private final Reading reading;
     private final Orders orders;
     private final HostService hosts;
@@ -62,6 +68,7 @@ public class Effects {
             HouseDocuments documents,
             CatalogueService catalogues,
             BookedStore booked,
+            OpeningsService openings,
             Reading reading,
             Orders orders,
             HostService hosts,
@@ -71,6 +78,7 @@ public class Effects {
         this.documents = documents;
         this.catalogues = catalogues;
         this.booked = booked;
+        this.openings = openings;
         this.reading = reading;
         this.orders = orders;
         this.hosts = hosts;
@@ -106,12 +114,15 @@ public class Effects {
                 problems.add(f.text("effect.unread"));
             }
         }
+        drafts.stream()
+                .filter(d -> !d.isNew() && documents.find(d.ref()).isEmpty())
+                .forEach(d -> problems.add(FaultWords.of(Editing.GONE, f)));
         Tried tried = documents.tryOut(changed);
         tried.faults().forEach(fault -> problems.add(problem(fault, refs.get(0), sentences, f)));
         Comparison comparison = drafts.isEmpty() || !problems.isEmpty()
                 ? new Comparison(List.of(), List.of())
                 : compared(tried.right());
-        return effect(changes, problems, both, comparison, last(refs.get(0), f), f);
+        return effect(changes, problems, both, tried.house(), comparison, last(refs.get(0), f), f);
     }
 
     private String problem(Fault fault, DocumentRef first, Sentences sentences, Formats f) {
@@ -141,6 +152,7 @@ public class Effects {
             List<String> changes,
             List<String> problems,
             List<Effect.Both> both,
+            @Nullable House after,
             Comparison comparison,
             Effect.@Nullable Last last,
             Formats f) {
@@ -153,7 +165,7 @@ public class Effects {
                     one.startsGained() == 0 ? "" : "+\u202f" + one.startsGained(),
                     one.startsLost() == 0 ? "" : "−\u202f" + one.startsLost()));
             if (one.after() == 0) {
-                remarks.add(Note.warn(f.text("effect.empty", title)));
+                remarks.add(Note.warn(f.text("effect.empty", title) + why(after, one.offer(), f)));
             }
         }
         List<Clash> clashes = comparison.clashes();
@@ -173,6 +185,33 @@ public class Effects {
                 more == 0 ? "" : f.text("effect.more", more),
                 List.copyOf(both),
                 last);
+    }
+
+    /** What stands against most of the starts of an offer in these days, where there is one thing; with a blank before it. */
+    private String why(@Nullable House after, OfferId offer, Formats f) {
+        Optional<Offer> found = after == null ? Optional.empty() : after.offer(offer);
+        if (found.isEmpty() || after == null) {
+            return "";
+        }
+        LocalDate today = after.zone().dateOf(clock.instant());
+        Query query = Query.of(offer, today, today.plusDays(DAYS - 1L), clock.instant())
+                .withParty(found.get().party().min());
+        Map<String, Integer> count = new HashMap<>();
+        openings.explain(after, query).entries().stream()
+                .flatMap(e -> e.options().stream())
+                .flatMap(o -> o.reasons().stream())
+                .forEach(r -> count.merge(kind(r.code()), 1, Integer::sum));
+        return count.entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .flatMap(most -> f.words().find("effect.why." + most.getKey()))
+                .map(words -> " " + words)
+                .orElse("");
+    }
+
+    /** The code of a reason without what it is about. */
+    private static String kind(String code) {
+        int colon = code.indexOf(':');
+        return colon < 0 ? code : code.substring(0, colon);
     }
 
     private String title(Comparison.Change change) {

@@ -1,5 +1,6 @@
 package gastfreund.app.effects;
 
+import gastfreund.app.editing.Editing;
 import gastfreund.app.languages.Formats;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -19,6 +20,7 @@ public final class FaultWords {
         KNOWN.put(Pattern.compile("must be a mail address"), "fault.email");
         KNOWN.put(Pattern.compile("must be an address that begins with https:// or http://"), "fault.link");
         KNOWN.put(Pattern.compile("there is no .*"), "fault.unknown");
+        KNOWN.put(Pattern.compile(Pattern.quote(Editing.GONE)), "fault.gone");
     }
 
     private FaultWords() {}

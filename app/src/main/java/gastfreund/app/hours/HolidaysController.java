@@ -31,7 +31,7 @@ import org.springframework.web.server.ResponseStatusException;
 @RequestMapping("/desk/hours/{kind}/{id}/holidays")
 class HolidaysController {
 
-    private static final int MOST_TEXT = 60_000;
+    private static final int MOST_TEXT = 10_000;
     private static final int MOST_NOTE = 120;
     private static final int MONTHS = 24;
 

@@ -18,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -37,6 +38,8 @@ import tools.jackson.databind.node.ObjectNode;
 class HouseholdController {
 
     private static final int MOST_ID = 40;
+    private static final Pattern MARKS = Pattern.compile("\\p{M}");
+    private static final Pattern OTHERS = Pattern.compile("[^a-z0-9]");
 
     private final HouseholdPages pages;
     private final HouseDocuments documents;
@@ -127,10 +130,12 @@ class HouseholdController {
 
     /** An id that nobody has or had: ids never die. */
     private DocumentRef free(Host host, Kind kind, String name) {
-        String plain = Normalizer.normalize(name.toLowerCase(Locale.ROOT).replace("ß", "ss"), Normalizer.Form.NFD)
-                .replaceAll("\\p{M}++", "")
-                .replaceAll("[^a-z0-9]++", "-")
-                .replaceAll("^-|-$", "");
+        String apart = Normalizer.normalize(name.toLowerCase(Locale.ROOT).replace("ß", "ss"), Normalizer.Form.NFD);
+        String plain = String.join(
+                "-",
+                OTHERS.splitAsStream(MARKS.matcher(apart).replaceAll(""))
+                        .filter(part -> !part.isEmpty())
+                        .toList());
         String begin = plain.isEmpty() ? "new" : plain.substring(0, Math.min(plain.length(), MOST_ID));
         String id = begin;
         for (int i = 2; isTaken(host, new DocumentRef(kind, id)); i++) {

@@ -9,6 +9,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.HandlerMapping;
@@ -19,7 +20,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Configuration
 class OrderSight implements WebMvcConfigurer, HandlerInterceptor {
 
-    private static final int MOST_DIGITS = 18;
+    private static final Pattern NUMBER = Pattern.compile("\\d{1,18}+");
 
     private final Orders orders;
     private final Sight sight;
@@ -53,7 +54,7 @@ class OrderSight implements WebMvcConfigurer, HandlerInterceptor {
         Object named = request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
         return named instanceof Map<?, ?> names
                         && names.get("number") instanceof String number
-                        && number.matches("\\d{1," + MOST_DIGITS + "}")
+                        && NUMBER.matcher(number).matches()
                 ? Optional.of(Long.parseLong(number))
                 : Optional.empty();
     }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -18,6 +19,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class SecondFactors {
 
     private static final String PURPOSE = "spare code";
+    private static final Pattern SECRET = Pattern.compile("[A-Z2-7]{32}");
+    private static final Pattern GAPS = Pattern.compile("[\\s-]");
     private static final int SECRET_BYTES = 20;
     private static final int SPARE = 10;
     private static final int SPARE_BYTES = 5;
@@ -47,6 +50,11 @@ public class SecondFactors {
         return Totp.base32(bytes(SECRET_BYTES));
     }
 
+    /** Whether a text could be a secret of ours. */
+    public static boolean isSecret(String text) {
+        return SECRET.matcher(text).matches();
+    }
+
     /** The address that an app reads from a picture. */
     public static String address(String secret, String house, String account) {
         return "otpauth://totp/" + encoded(house) + ":" + encoded(account) + "?secret=" + secret + "&issuer="
@@ -64,9 +72,8 @@ public class SecondFactors {
      */
     @Transactional
     public Optional<List<String>> turnOn(long host, String secret, String code) {
-        OptionalLong step = secret.matches("[A-Z2-7]{32}")
-                ? Totp.stepOf(secret, plain(code), clock.instant(), 0)
-                : OptionalLong.empty();
+        OptionalLong step =
+                isSecret(secret) ? Totp.stepOf(secret, plain(code), clock.instant(), 0) : OptionalLong.empty();
         if (step.isEmpty()) {
             return Optional.empty();
         }
@@ -109,7 +116,7 @@ public class SecondFactors {
     }
 
     private static String plain(String code) {
-        return code.replaceAll("[\\s-]", "").toLowerCase(Locale.ROOT);
+        return GAPS.matcher(code).replaceAll("").toLowerCase(Locale.ROOT);
     }
 
     @Transactional

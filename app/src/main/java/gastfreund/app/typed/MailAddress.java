@@ -12,7 +12,7 @@ public final class MailAddress {
     public static final String REGEX =
             "\\s*+" + ATOM + "(?:\\." + ATOM + ")*+@(?:[\\p{L}\\p{N}-]{1,63}+\\.)++\\p{L}{2,63}+\\s*+";
 
-    private static final Pattern ONE = Pattern.compile(REGEX);
+    private static final Pattern ONE = Pattern.compile("\\A(?:" + REGEX + ")\\z");
     private static final int MOST = 254;
 
     private MailAddress() {}

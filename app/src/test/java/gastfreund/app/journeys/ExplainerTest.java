@@ -68,7 +68,8 @@ class ExplainerTest extends Journey {
         assertThat(page.getByText("Why?")).hasCount(0);
         signIn();
         page.navigate(address("/offers/private-lesson?party=2&length=90"));
-        page.getByText("Why?").click();
+        assertThat(page.locator(".why-slot").first()).isVisible();
+        page.locator("a[href^='/desk/explain']:not(.why-slot)").click();
         assertThat(page.locator("#about")).containsText("1 ½ hours · 2 people");
         assertThat(page.url()).contains("/desk/explain");
     }
