@@ -12,21 +12,17 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.function.Consumer;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * The one way in which the house is changed: a host changes a draft, and keeps it or drops it; what was kept can be undone
- * ({@code docs/editing.md}).
+ * The one way in which the house is changed: a host changes a draft, and keeps it or drops it ({@code docs/editing.md}); what
+ * was kept can be undone by {@link Undoing}.
  */
 @Service
 public class Editing {
@@ -37,9 +33,11 @@ public class Editing {
     private final HouseDocuments documents;
     private final DraftStore drafts;
     private final ChangeStore changes;
+    private final Writing writing;
     private final Clock clock;
 
-    Editing(HouseDocuments documents, DraftStore drafts, ChangeStore changes, Clock clock) {
+    Editing(HouseDocuments documents, DraftStore drafts, ChangeStore changes, Writing writing, Clock clock) {
+        this.writing = writing;
         this.documents = documents;
         this.drafts = drafts;
         this.changes = changes;
@@ -144,7 +142,7 @@ public class Editing {
         if (!tried.isRight() || !unread.isEmpty()) {
             return new Keeping.Wrong(tried.faults(), unread);
         }
-        long keeping = write(host, fresh, null);
+        long keeping = writing.write(host, fresh, null);
         kept.forEach(d -> drafts.drop(host.id(), d.ref()));
         return new Keeping.Kept(keeping);
     }
@@ -160,7 +158,7 @@ public class Editing {
         }));
         Tried tried = documents.tryOut(fresh);
         return tried.isRight()
-                ? new Keeping.Kept(write(host, fresh, null))
+                ? new Keeping.Kept(writing.write(host, fresh, null))
                 : new Keeping.Wrong(tried.faults(), Map.of());
     }
 
@@ -171,33 +169,6 @@ public class Editing {
                 .filter(d -> d.version() != draft.version())
                 .map(d -> Merge.of(draft.base(), draft.json(), d.json()).conflicts())
                 .orElse(List.of());
-    }
-
-    /** Writes documents and what that changes; those that are as they were are left alone. */
-    private long write(Host host, List<Document> fresh, @Nullable Long undoes) {
-        long keeping = changes.next();
-        boolean any = false;
-        for (Document one : fresh) {
-            Optional<Document> before = documents.find(one.ref());
-            ObjectNode json = Members.document(Members.of(one.json()));
-            if (before.map(b -> Members.of(b.json()).equals(Members.of(json))).orElse(false)) {
-                continue;
-            }
-            int version = before.map(Document::version).orElse(0) + 1;
-            documents.write(new Document(one.ref(), version, json));
-            changes.write(new Change(
-                    0,
-                    keeping,
-                    Instant.now(clock),
-                    host.email(),
-                    one.ref(),
-                    version,
-                    before.map(Document::json).orElse(null),
-                    json,
-                    undoes));
-            any = true;
-        }
-        return any ? keeping : 0;
     }
 
     /**
@@ -232,130 +203,5 @@ public class Editing {
     /** The changes before one, the newest first. */
     public List<Change> latest(long before, int most) {
         return changes.latest(before, most);
-    }
-
-    /** What came of undoing. */
-    public enum Undone {
-        UNDONE,
-        /** Members that it touched were changed again since. */
-        CHANGED_SINCE,
-        /** The house as it was then would not go with what it is now. */
-        DOES_NOT_FIT,
-        /** There is nothing of that number. */
-        UNKNOWN
-    }
-
-    /** Undoes what was kept together, while the members that it touched are as it left them. It is a change like any other. */
-    @Transactional
-    public Undone undo(Host host, long keeping) {
-        List<Change> all = changes.kept(keeping);
-        if (all.isEmpty()) {
-            return Undone.UNKNOWN;
-        }
-        List<Document> back = new ArrayList<>();
-        List<Change> made = new ArrayList<>();
-        for (Change change : all) {
-            Optional<Document> now = documents.find(change.ref());
-            if (!isAsLeft(change, now)) {
-                return Undone.CHANGED_SINCE;
-            }
-            if (change.before() == null) {
-                made.add(change);
-            } else if (now.isEmpty()) {
-                back.add(new Document(change.ref(), change.version(), change.before()));
-            } else {
-                back.add(now.get().with(undone(change, now.get().json())));
-            }
-        }
-        return undo(host, keeping, back, made);
-    }
-
-    private Undone undo(Host host, long keeping, List<Document> back, List<Change> made) {
-        Tried tried = documents.tryOut(back);
-        for (Change change : made) {
-            tried = documents.tryWithout(change.ref(), back);
-        }
-        if (!tried.isRight() || made.stream().anyMatch(c -> documents.isBooked(c.ref()))) {
-            return Undone.DOES_NOT_FIT;
-        }
-        write(host, back, keeping);
-        for (Change change : made) {
-            delete(host, change.ref(), keeping);
-        }
-        return Undone.UNDONE;
-    }
-
-    private static boolean isAsLeft(Change change, Optional<Document> now) {
-        if (change.after() == null || now.isEmpty()) {
-            return (change.after() == null) == now.isEmpty();
-        }
-        Map<String, JsonNode> after = Members.of(change.after());
-        Map<String, JsonNode> current = Members.of(now.get().json());
-        return Merge.touched(Members.of(change.beforeOrNothing()), after).stream()
-                .allMatch(m -> Objects.equals(after.get(m), current.get(m)));
-    }
-
-    private static ObjectNode undone(Change change, JsonNode now) {
-        Map<String, JsonNode> before = Members.of(change.beforeOrNothing());
-        Map<String, JsonNode> members = new TreeMap<>(Members.of(now));
-        for (String member : Merge.touched(before, Members.of(change.afterOrNothing()))) {
-            JsonNode was = before.get(member);
-            if (was == null) {
-                members.remove(member);
-            } else {
-                members.put(member, was);
-            }
-        }
-        return Members.document(members);
-    }
-
-    /** Whether a change can be undone now. */
-    public boolean canUndo(Change change) {
-        return isAsLeft(change, documents.find(change.ref()));
-    }
-
-    /** Why a document cannot be deleted. */
-    public sealed interface Deleting {
-
-        record Deleted(long keeping) implements Deleting {}
-
-        /** It was booked: it can be retired. */
-        record Booked() implements Deleting {}
-
-        /** Others name it. */
-        record Named(List<Fault> faults) implements Deleting {}
-    }
-
-    /** Deletes what nobody ever booked and nothing names. */
-    @Transactional
-    public Deleting delete(Host host, DocumentRef ref) {
-        if (documents.isBooked(ref)) {
-            return new Deleting.Booked();
-        }
-        Tried tried = documents.tryWithout(ref, List.of());
-        if (!tried.isRight()) {
-            return new Deleting.Named(tried.faults());
-        }
-        drafts.drop(host.id(), ref);
-        return new Deleting.Deleted(delete(host, ref, null));
-    }
-
-    private long delete(Host host, DocumentRef ref, @Nullable Long undoes) {
-        Optional<Document> before = documents.find(ref);
-        if (before.isEmpty() || !documents.delete(ref)) {
-            return 0;
-        }
-        long keeping = changes.next();
-        changes.write(new Change(
-                0,
-                keeping,
-                Instant.now(clock),
-                host.email(),
-                ref,
-                before.get().version() + 1,
-                before.get().json(),
-                null,
-                undoes));
-        return keeping;
     }
 }

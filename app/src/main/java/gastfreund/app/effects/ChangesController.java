@@ -5,6 +5,7 @@ import gastfreund.app.catalogue.DocumentRef.Kind;
 import gastfreund.app.editing.Change;
 import gastfreund.app.editing.Editing;
 import gastfreund.app.editing.Sentences;
+import gastfreund.app.editing.Undoing;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
@@ -36,11 +37,13 @@ class ChangesController {
     private static final Pattern PAGE = Pattern.compile("/desk(?:/[A-Za-z0-9_-]{1,100}+){0,4}+");
 
     private final Editing editing;
+    private final Undoing undoing;
     private final Effects effects;
     private final Names names;
 
-    ChangesController(Editing editing, Effects effects, Names names) {
+    ChangesController(Editing editing, Undoing undoing, Effects effects, Names names) {
         this.editing = editing;
+        this.undoing = undoing;
         this.effects = effects;
         this.names = names;
     }
@@ -75,7 +78,7 @@ class ChangesController {
                 .map(c -> new JournalPage.Part(
                         names.of(c), address(c), sentences.of(c.beforeOrNothing(), c.afterOrNothing())))
                 .toList();
-        boolean can = together.stream().allMatch(editing::canUndo);
+        boolean can = together.stream().allMatch(undoing::canUndo);
         return new JournalPage.Entry(
                 f.moment(first.at()), effects.who(first), parts, can ? first.keeping() : 0, first.undoes() != null);
     }
@@ -94,7 +97,7 @@ class ChangesController {
     @Needs(Right.SET_UP)
     @PostMapping("/undo")
     String undo(Host host, @RequestParam long keeping, @RequestParam String back) {
-        Editing.Undone undone = editing.undo(host, keeping);
+        Undoing.Undone undone = undoing.undo(host, keeping);
         String said = undone.name().toLowerCase(Locale.ROOT).replace('_', '-');
         return "redirect:" + page(back) + "?said=" + said;
     }

@@ -11,6 +11,7 @@ import gastfreund.app.editing.Change;
 import gastfreund.app.editing.Draft;
 import gastfreund.app.editing.Editing;
 import gastfreund.app.editing.Sentences;
+import gastfreund.app.editing.Undoing;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.HostService;
 import gastfreund.app.languages.Formats;
@@ -53,6 +54,7 @@ public class Effects {
     private static final int STEP = 7;
 
     private final Editing editing;
+    private final Undoing undoing;
     private final HouseDocuments documents;
     private final CatalogueService catalogues;
     private final BookedStore booked;
@@ -65,6 +67,7 @@ public class Effects {
 
     Effects(
             Editing editing,
+            Undoing undoing,
             HouseDocuments documents,
             CatalogueService catalogues,
             BookedStore booked,
@@ -75,6 +78,7 @@ public class Effects {
             Names names,
             Clock clock) {
         this.editing = editing;
+        this.undoing = undoing;
         this.documents = documents;
         this.catalogues = catalogues;
         this.booked = booked;
@@ -269,7 +273,7 @@ public class Effects {
                                 "effect.last",
                                 who(change),
                                 f.dayAndMonth(f.zone().dateOf(change.at()))),
-                        editing.canUndo(change) ? change.keeping() : 0))
+                        undoing.canUndo(change) ? change.keeping() : 0))
                 .orElse(null);
     }
 

@@ -68,19 +68,19 @@ class HoursController {
             Model model) {
         Formats f = Formats.of(model);
         Document seen = seen(host, kind, id);
-        HoursPages.Differ differ = differ(seen, from, to, f);
+        Differ differ = differ(seen, from, to, f);
         return show(host, seen, differ, Note.said(said, f.words()).stream().toList(), model);
     }
 
     /** The fields for days that differ, filled with what is so on them. */
-    private HoursPages.Differ differ(Document seen, String from, String to, Formats f) {
+    private Differ differ(Document seen, String from, String to, Formats f) {
         LocalDate first = HoursPages.date(from);
         LocalDate last = HoursPages.date(to);
         if (first == null) {
-            return HoursPages.Differ.nothing();
+            return Differ.nothing();
         }
         Optional<HoursException> exception = Hours.of(seen.json()).exceptionOn(first);
-        return new HoursPages.Differ(
+        return new Differ(
                 first.toString(),
                 last == null ? "" : last.toString(),
                 exception.map(e -> pages.figures(f).of(e.windows())).orElse(""),
@@ -93,7 +93,7 @@ class HoursController {
         return pages.seen(host, kind, id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     }
 
-    private String show(Host host, Document seen, HoursPages.Differ differ, List<Note> notes, Model model) {
+    private String show(Host host, Document seen, Differ differ, List<Note> notes, Model model) {
         model.addAttribute("page", pages.page(host, seen, differ, notes, Formats.of(model)));
         return "hours/hours";
     }
@@ -264,7 +264,7 @@ class HoursController {
                         ? f.text("hours.backwards")
                         : last.isAfter(first.plusDays(MOST_DAYS)) ? f.text("hours.tooLong") : "";
         if (first == null || last == null || windows == null || !wrong.isEmpty()) {
-            HoursPages.Differ differ = new HoursPages.Differ(
+            Differ differ = new Differ(
                     Written.line(from, 10),
                     Written.line(to, 10),
                     Written.line(figures, MOST_FIGURES),

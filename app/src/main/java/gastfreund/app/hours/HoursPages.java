@@ -14,7 +14,6 @@ import gastfreund.app.hosts.Right;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
-import gastfreund.core.hours.HoursException;
 import gastfreund.core.hours.Schedule;
 import gastfreund.core.hours.Window;
 import java.time.Clock;
@@ -22,7 +21,6 @@ import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.YearMonth;
 import java.time.format.TextStyle;
 import java.time.zone.ZoneOffsetTransition;
 import java.util.ArrayList;
@@ -42,8 +40,6 @@ import tools.jackson.databind.node.ObjectNode;
 @Component
 class HoursPages {
 
-    private static final int MONTHS = 6;
-    private static final int CELL = 17;
     private static final int TALLEST = 16;
     private static final int MINUTES_OF_TALLEST = 12 * 60;
 
@@ -59,14 +55,6 @@ class HoursPages {
         this.effects = effects;
         this.names = names;
         this.clock = clock;
-    }
-
-    /** What a host wrote about days that differ and cannot be kept as it is, with what is wrong with it. */
-    record Differ(String from, String to, String figures, String note, String wrongDates, String wrongFigures) {
-
-        static Differ nothing() {
-            return new Differ("", "", "", "", "", "");
-        }
     }
 
     /** Whether a host may change the hours of somebody or something. */
@@ -105,6 +93,7 @@ class HoursPages {
         Schedule house = editing.seen(host, DocumentRef.HOUSE)
                 .map(d -> Hours.of(d.json()))
                 .orElse(Schedule.always());
+        LocalDate today = f.zone().dateOf(clock.instant());
         boolean isOffer = ref.kind() == Kind.OFFERS;
         boolean asHouse = isOffer && !seen.json().has("hours");
         Figures figures = names.figures(f);
@@ -133,9 +122,9 @@ class HoursPages {
                 Field.select("day", f.text("hours.copyFrom"), weekdays),
                 Field.choices("to", f.text("hours.copyTo"), weekdays),
                 host.may(Right.SET_UP) ? others(ref, f) : null,
-                months(is, f),
-                differFields(differ, f),
-                differing(seen, is, figures, f),
+                Differ.months(is, today, f),
+                differ.fields(f),
+                Differ.all(seen, is, today, figures, f),
                 effects.of(host, together(host, ref), f));
     }
 
@@ -264,62 +253,6 @@ class HoursPages {
                 .map(d -> Field.Option.of(d.ref().kind().code() + "/" + d.ref().id(), d.name()))
                 .toList();
         return Field.choices("others", f.text("hours.others"), options);
-    }
-
-    private List<HoursPage.Month> months(Schedule hours, Formats f) {
-        LocalDate today = f.zone().dateOf(clock.instant());
-        List<HoursPage.Month> months = new ArrayList<>();
-        for (int i = 0; i < MONTHS; i++) {
-            YearMonth month = YearMonth.from(today).plusMonths(i);
-            List<HoursPage.Cell> cells = new ArrayList<>();
-            for (int day = 1; day <= month.lengthOfMonth(); day++) {
-                LocalDate date = month.atDay(day);
-                cells.add(new HoursPage.Cell((day - 1) * CELL, date, look(hours, date, today)));
-            }
-            months.add(new HoursPage.Month(
-                    month.getMonth().getDisplayName(TextStyle.SHORT_STANDALONE, f.locale()), cells));
-        }
-        return months;
-    }
-
-    private static String look(Schedule hours, LocalDate date, LocalDate today) {
-        Optional<HoursException> exception = hours.exceptionOn(date);
-        String look = exception.isPresent()
-                ? (exception.get().isClosure() ? "shut" : "other")
-                : hours.windowsOn(date).isEmpty() ? "free" : "open";
-        return date.isBefore(today) ? look + " over" : look;
-    }
-
-    private static List<Field> differFields(Differ differ, Formats f) {
-        return List.of(
-                Field.date("from", f.text("hours.from"))
-                        .required()
-                        .value(differ.from())
-                        .wrong(differ.wrongDates()),
-                Field.date("to", f.text("hours.to")).value(differ.to()).help(f.text("hours.toHelp")),
-                Field.line("figures", f.text("hours.differTimes"), 200)
-                        .value(differ.figures())
-                        .wrong(differ.wrongFigures())
-                        .with("autocomplete", "off")
-                        .with("placeholder", f.text("hours.closed")),
-                Field.line("note", f.text("hours.note"), 120)
-                        .value(differ.note())
-                        .help(f.text("hours.noteHelp")));
-    }
-
-    private List<HoursPage.Differing> differing(Document seen, Schedule hours, Figures figures, Formats f) {
-        LocalDate today = f.zone().dateOf(clock.instant());
-        return hours.exceptionsApart().stream()
-                .filter(e -> !e.to().isBefore(today))
-                .map(e -> new HoursPage.Differing(
-                        e.from().equals(e.to())
-                                ? f.shortDay(e.from())
-                                : f.shortDay(e.from()) + " – " + f.shortDay(e.to()),
-                        figures.of(e.windows()),
-                        Hours.note(seen.json(), e),
-                        e.from(),
-                        e.to()))
-                .toList();
     }
 
     /** A date as a field has it; null where it is none, or none that a house has to do with. */

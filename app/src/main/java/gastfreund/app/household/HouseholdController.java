@@ -6,6 +6,7 @@ import gastfreund.app.catalogue.DocumentRef.Kind;
 import gastfreund.app.catalogue.HouseDocuments;
 import gastfreund.app.editing.Editing;
 import gastfreund.app.editing.Keeping;
+import gastfreund.app.editing.Undoing;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
@@ -44,12 +45,15 @@ class HouseholdController {
     private final HouseholdPages pages;
     private final HouseDocuments documents;
     private final Editing editing;
+    private final Undoing undoing;
     private final Serves serves;
 
-    HouseholdController(HouseholdPages pages, HouseDocuments documents, Editing editing, Serves serves) {
+    HouseholdController(
+            HouseholdPages pages, HouseDocuments documents, Editing editing, Undoing undoing, Serves serves) {
         this.pages = pages;
         this.documents = documents;
         this.editing = editing;
+        this.undoing = undoing;
         this.serves = serves;
     }
 
@@ -235,8 +239,8 @@ class HouseholdController {
     @PostMapping("/{kind}/{id}/delete")
     String delete(Host host, @PathVariable String kind, @PathVariable String id) {
         Document seen = seen(host, kind, id);
-        Editing.Deleting deleting = editing.delete(host, seen.ref());
-        return deleting instanceof Editing.Deleting.Deleted
+        Undoing.Deleting deleting = undoing.delete(host, seen.ref());
+        return deleting instanceof Undoing.Deleting.Deleted
                 ? "redirect:/desk/house?said=deleted"
                 : "redirect:" + HouseholdPages.address(seen.ref()) + "?said=not-deleted";
     }

@@ -34,6 +34,9 @@ class EditingTest extends DemoHouseTest {
     private Editing editing;
 
     @Autowired
+    private Undoing undoing;
+
+    @Autowired
     private HouseDocuments documents;
 
     @Autowired
@@ -103,7 +106,7 @@ class EditingTest extends DemoHouseTest {
         Change change = editing.last(MIRA).orElseThrow();
         assertThat(change.who()).isEqualTo("okka@quillmere.example");
         assertThat(sentences(change)).containsExactly("At most a day: " + was + " → " + (was + 20));
-        assertThat(editing.undo(okka, keeping)).isEqualTo(Editing.Undone.UNDONE);
+        assertThat(undoing.undo(okka, keeping)).isEqualTo(Undoing.Undone.UNDONE);
         assertThat(mira().get("maxPerDay").intValue()).isEqualTo(was);
         assertThat(editing.last(MIRA).orElseThrow().undoes()).isEqualTo(keeping);
     }
@@ -175,12 +178,12 @@ class EditingTest extends DemoHouseTest {
         long first = kept(okka, MIRA);
         set(okka, MIRA, "name", "\"Mira the second\"");
         long second = kept(okka, MIRA);
-        assertThat(editing.undo(okka, first)).isEqualTo(Editing.Undone.UNDONE);
+        assertThat(undoing.undo(okka, first)).isEqualTo(Undoing.Undone.UNDONE);
         assertThat(mira().get("name").stringValue()).isEqualTo("Mira the second");
         set(okka, MIRA, "name", "\"Mira the third\"");
         kept(okka, MIRA);
-        assertThat(editing.undo(okka, second)).isEqualTo(Editing.Undone.CHANGED_SINCE);
-        assertThat(editing.undo(okka, 987_654)).isEqualTo(Editing.Undone.UNKNOWN);
+        assertThat(undoing.undo(okka, second)).isEqualTo(Undoing.Undone.CHANGED_SINCE);
+        assertThat(undoing.undo(okka, 987_654)).isEqualTo(Undoing.Undone.UNKNOWN);
         set(okka, MIRA, "name", "\"Mira\"");
         kept(okka, MIRA);
     }
@@ -194,18 +197,18 @@ class EditingTest extends DemoHouseTest {
         long keeping = kept(okka, lune);
         assertThat(catalogues.catalogue().house().staff())
                 .anyMatch(s -> s.name().equals("Lune"));
-        assertThat(editing.undo(okka, keeping)).isEqualTo(Editing.Undone.UNDONE);
+        assertThat(undoing.undo(okka, keeping)).isEqualTo(Undoing.Undone.UNDONE);
         assertThat(documents.find(lune)).isEmpty();
 
         assertThat(editing.begin(okka, new Document(lune, 0, json))).isTrue();
         kept(okka, lune);
-        Editing.Deleting deleted = editing.delete(okka, lune);
-        assertThat(deleted).isInstanceOf(Editing.Deleting.Deleted.class);
-        assertThat(editing.undo(okka, ((Editing.Deleting.Deleted) deleted).keeping()))
-                .isEqualTo(Editing.Undone.UNDONE);
+        Undoing.Deleting deleted = undoing.delete(okka, lune);
+        assertThat(deleted).isInstanceOf(Undoing.Deleting.Deleted.class);
+        assertThat(undoing.undo(okka, ((Undoing.Deleting.Deleted) deleted).keeping()))
+                .isEqualTo(Undoing.Undone.UNDONE);
         assertThat(documents.find(lune)).isPresent();
 
-        assertThat(editing.delete(okka, MIRA)).isInstanceOf(Editing.Deleting.Booked.class);
+        assertThat(undoing.delete(okka, MIRA)).isInstanceOf(Undoing.Deleting.Booked.class);
         assertThat(documents.find(MIRA)).isPresent();
     }
 
