@@ -1,6 +1,5 @@
 package gastfreund.app.effects;
 
-import gastfreund.app.bookings.BookedStore;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Document;
 import gastfreund.app.catalogue.DocumentRef;
@@ -18,7 +17,6 @@ import gastfreund.app.languages.Formats;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.pages.Note;
-import gastfreund.app.storage.Reading;
 import gastfreund.core.bookings.Booked;
 import gastfreund.core.bookings.Booking;
 import gastfreund.core.hours.OfferId;
@@ -57,9 +55,8 @@ public class Effects {
     private final Undoing undoing;
     private final HouseDocuments documents;
     private final CatalogueService catalogues;
-    private final BookedStore booked;
+    private final Ahead ahead;
     private final OpeningsService openings;
-    private final Reading reading;
     private final Orders orders;
     private final HostService hosts;
     private final Names names;
@@ -70,9 +67,8 @@ public class Effects {
             Undoing undoing,
             HouseDocuments documents,
             CatalogueService catalogues,
-            BookedStore booked,
+            Ahead ahead,
             OpeningsService openings,
-            Reading reading,
             Orders orders,
             HostService hosts,
             Names names,
@@ -81,9 +77,8 @@ public class Effects {
         this.undoing = undoing;
         this.documents = documents;
         this.catalogues = catalogues;
-        this.booked = booked;
+        this.ahead = ahead;
         this.openings = openings;
-        this.reading = reading;
         this.orders = orders;
         this.hosts = hosts;
         this.names = names;
@@ -145,10 +140,7 @@ public class Effects {
     private Comparison compared(House after) {
         Instant now = clock.instant();
         House before = catalogues.catalogue().house();
-        LocalDate today = before.zone().dateOf(now);
-        Interval ahead = Interval.between(
-                before.zone().startOf(today.minusDays(2)), before.zone().startOf(today.plusDays(Comparison.MOST_DAYS)));
-        Booked all = reading.of(() -> booked.touching(ahead, now));
+        Booked all = ahead.of(before, now);
         return Comparison.of(before, all, after, all, now, DAYS);
     }
 

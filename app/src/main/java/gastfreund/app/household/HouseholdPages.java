@@ -1,6 +1,6 @@
 package gastfreund.app.household;
 
-import gastfreund.app.bookings.BookedStore;
+import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Document;
 import gastfreund.app.catalogue.DocumentRef;
 import gastfreund.app.catalogue.DocumentRef.Kind;
@@ -8,6 +8,7 @@ import gastfreund.app.catalogue.Fault;
 import gastfreund.app.catalogue.HouseDocuments;
 import gastfreund.app.editing.Draft;
 import gastfreund.app.editing.Editing;
+import gastfreund.app.effects.Ahead;
 import gastfreund.app.effects.Effect;
 import gastfreund.app.effects.Effects;
 import gastfreund.app.effects.FaultWords;
@@ -15,9 +16,7 @@ import gastfreund.app.hosts.Host;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
-import gastfreund.app.storage.Reading;
 import gastfreund.core.bookings.Booked;
-import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -34,14 +33,12 @@ class HouseholdPages {
     /** The kinds that have a page here. */
     static final List<Kind> KINDS = List.of(Kind.STAFF, Kind.RESOURCES, Kind.PLACES);
 
-    private static final int YEARS = 3;
-
     private final HouseDocuments documents;
     private final Editing editing;
     private final Effects effects;
     private final Serves serves;
-    private final BookedStore booked;
-    private final Reading reading;
+    private final Ahead ahead;
+    private final CatalogueService catalogues;
     private final Clock clock;
 
     HouseholdPages(
@@ -49,15 +46,15 @@ class HouseholdPages {
             Editing editing,
             Effects effects,
             Serves serves,
-            BookedStore booked,
-            Reading reading,
+            Ahead ahead,
+            CatalogueService catalogues,
             Clock clock) {
         this.documents = documents;
         this.editing = editing;
         this.effects = effects;
         this.serves = serves;
-        this.booked = booked;
-        this.reading = reading;
+        this.ahead = ahead;
+        this.catalogues = catalogues;
         this.clock = clock;
     }
 
@@ -146,13 +143,12 @@ class HouseholdPages {
         return !documents.tryWithout(ref, List.of()).isRight();
     }
 
-    /** How many bookings of today and later are with a person, at a place or with a thing. */
+    /** How many bookings of the next 400 days are with a person, at a place or with a thing. */
     private int ahead(DocumentRef ref) {
-        Interval ahead = Interval.between(
-                clock.instant().getEpochSecond() / 60,
-                clock.instant().plusSeconds(YEARS * 366L * 86_400).getEpochSecond() / 60);
-        Booked all = reading.of(() -> booked.touching(ahead, clock.instant()));
+        Booked all = ahead.of(catalogues.catalogue().house(), clock.instant());
+        long now = clock.instant().getEpochSecond() / 60;
         return (int) all.bookings().stream()
+                .filter(b -> b.start() >= now)
                 .filter(b -> switch (ref.kind()) {
                     case STAFF -> b.staff().stream().anyMatch(s -> s.value().equals(ref.id()));
                     case PLACES -> b.place() != null && b.place().value().equals(ref.id());
