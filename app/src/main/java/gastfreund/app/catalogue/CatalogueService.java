@@ -69,8 +69,11 @@ public class CatalogueService {
         kept = null;
     }
 
-    /** To be called in the transaction that changes the catalogue. */
+    /** To be called in the transaction that changes the catalogue, as often as it does. */
     void change() {
+        if (TransactionSynchronizationManager.hasResource(this)) {
+            return;
+        }
         TransactionSynchronizationManager.bindResource(this, Boolean.TRUE);
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override

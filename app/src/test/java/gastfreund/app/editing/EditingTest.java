@@ -173,6 +173,31 @@ class EditingTest extends DemoHouseTest {
     }
 
     @Test
+    void severalAreKeptTogetherAndUndoneTogether() {
+        DocumentRef okkas = DocumentRef.staff("okka");
+        set(okka, MIRA, "maxPerDay", mira().get("maxPerDay").intValue() + 20);
+        set(okka, okkas, "maxPerDay", 12);
+        long keeping = kept(okka, MIRA, okkas);
+        assertThat(catalogues.catalogue().house().staff(new StaffId("okka")).maxPerDay())
+                .hasValue(12);
+        assertThat(undoing.undo(okka, keeping)).isEqualTo(Undoing.Undone.UNDONE);
+        assertThat(catalogues.catalogue().house().staff(new StaffId("okka")).maxPerDay())
+                .isEmpty();
+    }
+
+    @Test
+    void whatSomebodyDeletedIsNotBroughtBackByADraft() {
+        DocumentRef shelf = new DocumentRef(DocumentRef.Kind.RESOURCES, "shelf");
+        editing.begin(okka, new Document(shelf, 0, (ObjectNode)
+                HouseFile.parse("{\"id\": \"shelf\", \"name\": \"Shelf\", \"units\": 1}")));
+        kept(okka, shelf);
+        set(jonte, shelf, "units", 3);
+        assertThat(undoing.delete(okka, shelf)).isInstanceOf(Undoing.Deleting.Deleted.class);
+        assertThat(editing.keep(jonte, List.of(shelf))).isInstanceOf(Keeping.Wrong.class);
+        assertThat(documents.find(shelf)).isEmpty();
+    }
+
+    @Test
     void whatWasChangedAgainIsNotUndoneAndOtherMembersDoNotMatter() {
         set(okka, MIRA, "maxPerDay", mira().get("maxPerDay").intValue() + 20);
         long first = kept(okka, MIRA);

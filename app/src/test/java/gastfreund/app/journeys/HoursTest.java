@@ -226,6 +226,71 @@ class HoursTest extends Journey {
     }
 
     @Test
+    void whatWouldLieOutsideIsNamedWithItsBookingAndStays() {
+        open(true, 1280);
+        openHours("staff/mira");
+        page.locator("#thu").fill("closed");
+        assertThat(effect()).containsText(Pattern.compile("bookings? would lie outside. They stay:"));
+        Locator booking = effect().locator("a").first();
+        String who = booking.textContent().split(",")[0];
+        button("Keep these hours").click();
+        assertThat(page.getByText("It is kept")).isVisible();
+        button("Undo that").click();
+        assertThat(page.getByText("It is undone.")).isVisible();
+        page.locator("#thu").fill("closed");
+        effect().locator("a").first().click();
+        assertThat(page).hasURL(Pattern.compile("/desk\\?day=2027-.*&booking="));
+        assertThat(page.locator("aside h2").first()).hasText(who);
+    }
+
+    @Test
+    void aDayIsCopiedAndAWeekGivenToOthersAndAllIsKeptTogether() {
+        open(true, 1280);
+        openHours("staff/okka");
+        page.getByText("Copy a day, or the whole week").click();
+        page.getByLabel("The times of").selectOption("fri");
+        page.locator("form:has(#day)").getByLabel("Monday").check();
+        page.locator("form:has(#day)").getByLabel("Wednesday").check();
+        button("Copy the day").click();
+        assertThat(page.locator("#mon")).hasValue("10–18");
+        assertThat(page.locator("#wed")).hasValue("10–18");
+        page.getByText("Copy a day, or the whole week").click();
+        page.getByLabel("Mira").check();
+        button("Give them this week").click();
+        assertThat(effect()).containsText("Mira – Monday: closed → 10–18");
+        button("Keep these hours").click();
+        assertThat(page.getByText("It is kept")).isVisible();
+        assertThat(windows("mira", DayOfWeek.WEDNESDAY)).isEqualTo("[600-1080]");
+        assertThat(windows("okka", DayOfWeek.MONDAY)).isEqualTo("[600-1080]");
+        button("Undo that").click();
+        assertThat(page.getByText("It is undone.")).isVisible();
+        assertThat(windows("mira", DayOfWeek.MONDAY)).isEqualTo("[]");
+    }
+
+    @Test
+    void daysAreDraggedOverAndAClockThatChangesInsideAWindowIsTold() {
+        open(true, 1280);
+        openHours("staff/jonte");
+        page.locator(".date[data-date='2027-02-09']").hover();
+        page.mouse().down();
+        page.locator(".date[data-date='2027-02-12']").hover();
+        page.mouse().up();
+        assertThat(page.getByLabel("From", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("2027-02-09");
+        assertThat(page.getByLabel("To", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("2027-02-12");
+        page.locator("#figures").fill("10–12 (Open clay table)");
+        button("Let these days differ").click();
+        assertThat(page.locator("#differing")).containsText("Tue 9 Feb – Fri 12 Feb 10–12 (Open clay table)");
+        assertThat(page.locator(".date.other")).hasCount(4);
+        page.locator("#sat").fill("20–4");
+        assertThat(page.locator("#remarks"))
+                .containsText("On Sat 27 Mar the clock goes forward inside 20–4: it is 60 minutes shorter.");
+        button("Back to as it was").click();
+        assertThat(page.locator("#remarks")).not().containsText("clock");
+    }
+
+    @Test
     void twoHostsAtOnceMergeWhatTheyChangedAndSeeBothWhereItIsTheSame() {
         open(true, 1280);
         try (BrowserContext other = Browsers.chromium()
