@@ -113,11 +113,20 @@ class Ways {
                 .map(Answer.Judged::reasons)
                 .filter(r -> r.size() == 1)
                 .map(r -> r.get(0))
-                .filter(r -> !(r instanceof Reason.Past))
+                .filter(Ways::isRule)
                 .findFirst()
                 .map(r -> {
                     Sentence only = words.of(r, offer, entry.time());
                     return new Sentence(f.text("explain.single", only.words()), only.links());
                 });
+    }
+
+    /** Whether somebody set it: what is over or taken is no rule, and is told with its reason already. */
+    private static boolean isRule(Reason reason) {
+        return !(reason instanceof Reason.Past
+                || reason instanceof Reason.StaffBusy
+                || reason instanceof Reason.Full
+                || reason instanceof Reason.Seats
+                || reason instanceof Reason.Fill);
     }
 }

@@ -118,6 +118,9 @@ class HoursTest extends Journey {
         for (int i = 0; i < 4; i++) {
             keys.press("ArrowLeft");
         }
+        keys.press("Alt+ArrowRight");
+        assertThat(page.locator("#hours-told")).hasText("11:05–12:05");
+        keys.press("Alt+ArrowLeft");
         keys.press("Shift+ArrowLeft");
         assertThat(page.locator("#hours-told")).hasText("11–11:45");
         keys.press("Enter");
