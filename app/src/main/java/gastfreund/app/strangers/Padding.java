@@ -22,7 +22,8 @@ final class Padding extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        byte[] bytes = new byte[random.nextInt(MOST_BYTES + 1)];
+        // At least one: an attribute without a value is left out of the page, which is no HTML then.
+        byte[] bytes = new byte[1 + random.nextInt(MOST_BYTES)];
         random.nextBytes(bytes);
         request.setAttribute("padding", Base64.getUrlEncoder().withoutPadding().encodeToString(bytes));
         chain.doFilter(request, response);
