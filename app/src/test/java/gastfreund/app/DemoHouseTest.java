@@ -97,6 +97,7 @@ public abstract class DemoHouseTest {
         registry.add("gastfreund.limits.checkouts", () -> 10_000);
         registry.add("gastfreund.limits.letters", () -> 10_000);
         registry.add("gastfreund.jobs.tidy", () -> "1h");
+        registry.add("gastfreund.jobs.meetings", () -> "1h");
         registry.add("gastfreund.limits.slower", () -> "1ms");
         registry.add("gastfreund.limits.password-cost", () -> 4);
         registry.add("gastfreund.shares.visitor", () -> 1000);
