@@ -96,7 +96,8 @@ class AccountController {
         return show(host, Note.said(said, words).stream().toList(), "", "", words, model);
     }
 
-    private static List<Field.Option> languages() {
+    /** The languages in which hosts can be written to. */
+    static List<Field.Option> languages() {
         return Languages.all().stream()
                 .map(l -> Field.Option.of(l.getLanguage(), l.getDisplayLanguage(l)))
                 .toList();

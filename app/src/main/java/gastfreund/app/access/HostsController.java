@@ -109,16 +109,10 @@ class HostsController {
                         .wrong(wrong),
                 role("invite-role", Role.STAFF, f),
                 person("invite-person", person, f),
-                Field.select("language", f.text("account.languageOf"), languages())
+                Field.select("language", f.text("account.languageOf"), AccountController.languages())
                         .value(f.locale().getLanguage()));
         model.addAttribute("page", new HostsPage(notes, rows, invited, invite));
         return "access/hosts";
-    }
-
-    private static List<Field.Option> languages() {
-        return Languages.all().stream()
-                .map(l -> Field.Option.of(l.getLanguage(), l.getDisplayLanguage(l)))
-                .toList();
     }
 
     private Row row(Host host, boolean self, Formats f) {

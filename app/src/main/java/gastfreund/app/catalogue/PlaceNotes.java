@@ -1,8 +1,8 @@
 package gastfreund.app.catalogue;
 
 import gastfreund.app.languages.Words;
+import gastfreund.app.typed.WebAddress;
 import gastfreund.housefile.Node;
-import java.net.URI;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -30,7 +30,7 @@ public record PlaceNotes(
     /** @param kind of the place, as in the house file */
     static PlaceNotes of(Node extra, String kind) {
         String link = extra.textOrBlank("link");
-        if (!link.isEmpty() && !isLink(link)) {
+        if (!link.isEmpty() && !WebAddress.isOne(link)) {
             extra.at("link").problem("must be an address that begins with https:// or http://");
         }
         boolean guestCalls =
@@ -74,14 +74,5 @@ public record PlaceNotes(
 
     private static String joined(List<String> parts) {
         return parts.stream().filter(p -> !p.isEmpty()).collect(Collectors.joining("\n"));
-    }
-
-    private static boolean isLink(String link) {
-        try {
-            URI uri = URI.create(link);
-            return ("https".equals(uri.getScheme()) || "http".equals(uri.getScheme())) && uri.getHost() != null;
-        } catch (IllegalArgumentException e) {
-            return false;
-        }
     }
 }

@@ -90,9 +90,7 @@ class HoursPages {
         Optional<Draft> draft = editing.draft(host, ref);
         Schedule is = Hours.of(seen.json());
         Schedule was = draft.map(d -> Hours.of(d.base())).orElse(is);
-        Schedule house = editing.seen(host, DocumentRef.HOUSE)
-                .map(d -> Hours.of(d.json()))
-                .orElse(Schedule.always());
+        Schedule house = houseHours(host);
         LocalDate today = f.zone().dateOf(clock.instant());
         boolean isOffer = ref.kind() == Kind.OFFERS;
         boolean asHouse = isOffer && !seen.json().has("hours");

@@ -5,10 +5,10 @@ import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.rounds.Entry;
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.Rounds;
+import gastfreund.app.typed.WebAddress;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
-import java.net.URI;
 import java.net.http.HttpClient;
 import java.time.Clock;
 import java.util.Map;
@@ -101,20 +101,9 @@ public class Meetings {
                 .retrieve()
                 .body(Room.class);
         String link = room == null || room.link() == null ? "" : room.link();
-        if (!isLink(link)) {
+        if (link.length() > MOST_LINK || !WebAddress.isOne(link)) {
             throw new IllegalStateException("the meeting service gave no link");
         }
         transaction.executeWithoutResult(t -> store.put(wanted.booking(), link, clock.instant()));
-    }
-
-    private static boolean isLink(String link) {
-        try {
-            URI uri = URI.create(link);
-            return link.length() <= MOST_LINK
-                    && ("https".equals(uri.getScheme()) || "http".equals(uri.getScheme()))
-                    && uri.getHost() != null;
-        } catch (IllegalArgumentException e) {
-            return false;
-        }
     }
 }
