@@ -48,6 +48,7 @@ class ArchitectureTest {
             "strangers",
             "openings",
             "vouchers",
+            "visits",
             "baskets",
             "hosts",
             "editing",

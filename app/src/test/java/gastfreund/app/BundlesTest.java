@@ -116,8 +116,7 @@ class BundlesTest {
                 "extra.km",
                 "extra.freeKm",
                 "extra.perKm",
-                "extra.lat",
-                "extra.lon",
+                "extra.from",
                 "extra.ownHours");
     }
 

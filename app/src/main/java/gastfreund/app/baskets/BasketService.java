@@ -7,6 +7,8 @@ import gastfreund.app.catalogue.PrepaidOffer;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.openings.Slot;
 import gastfreund.app.typed.Written;
+import gastfreund.app.visits.Visit;
+import gastfreund.app.visits.Visits;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.bookings.BookingId;
@@ -19,6 +21,7 @@ import gastfreund.core.orders.Quote;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -40,6 +43,7 @@ public class BasketService {
     private final PrepaidService prepaid;
     private final Bills bills;
     private final Holds holds;
+    private final Visits visits;
     private final Clock clock;
 
     BasketService(
@@ -49,12 +53,14 @@ public class BasketService {
             PrepaidService prepaid,
             Bills bills,
             Holds holds,
+            Visits visits,
             Clock clock,
             BookingStore bookings) {
         this.bookings = bookings;
         this.prepaid = prepaid;
         this.bills = bills;
         this.holds = holds;
+        this.visits = visits;
         this.store = store;
         this.catalogues = catalogues;
         this.openings = openings;
@@ -152,10 +158,29 @@ public class BasketService {
         bookings.setPay(basket, line, pay.name().toLowerCase(Locale.ROOT));
     }
 
+    /** The lines that take place at the guest's address, which is not known yet. */
+    public static List<BasketLine> withoutAddress(List<BasketLine> lines, Catalogue catalogue) {
+        return lines.stream()
+                .filter(l -> Visits.isVisit(l.place(), catalogue))
+                .filter(l -> l.visit() == null || !l.visit().place().equals(l.place()))
+                .toList();
+    }
+
+    /** Notes where lines at the guest's address take place. */
+    @Transactional
+    public void visit(String basket, Map<BookingId, Visit> addresses) {
+        List<BookingId> own = store.lines(basket).stream().map(BasketLine::id).toList();
+        addresses.forEach((id, visit) -> {
+            if (own.contains(id)) {
+                visits.put(id, visit);
+            }
+        });
+    }
+
     /** A line as it is priced. */
     public static Line priced(BasketLine line, Catalogue catalogue) {
         Offer offer = catalogue.offer(line.offer());
-        return new Line(
+        Line plain = new Line(
                 offer,
                 offer.length(line.length()).orElseThrow(),
                 line.units(),
@@ -166,6 +191,7 @@ public class BasketService {
                 line.place(),
                 line.hold().since(),
                 catalogue.zone());
+        return Visits.sold(plain, line.visit(), catalogue);
     }
 
     /** The openings nearest to a line whose hold is over. */

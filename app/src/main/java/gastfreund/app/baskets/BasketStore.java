@@ -2,6 +2,7 @@ package gastfreund.app.baskets;
 
 import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.bookings.Hold;
+import gastfreund.app.visits.VisitStore;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.orders.Quote;
 import java.sql.ResultSet;
@@ -40,8 +41,9 @@ class BasketStore {
     List<BasketLine> lines(String basket) {
         return jdbc.sql(
                         "SELECT b.pay, b.held_at, b.expires_at, b.first_held_at, b.renewals, " + BookingStore.RESERVED
+                                + "," + VisitStore.COLUMNS
                                 + """
-                        FROM bookings b
+                         FROM bookings b LEFT JOIN visits v ON v.booking = b.id
                         WHERE b.basket = ? AND b.order_id IS NULL AND b.status = 'held'
                         ORDER BY b.rowid
                         """)
@@ -61,7 +63,8 @@ class BasketStore {
                         Instant.ofEpochSecond(row.getLong("expires_at")),
                         Instant.ofEpochSecond(known ? first : held),
                         row.getInt("renewals")),
-                Quote.Pay.valueOf(row.getString("pay").toUpperCase(Locale.ROOT)));
+                Quote.Pay.valueOf(row.getString("pay").toUpperCase(Locale.ROOT)),
+                VisitStore.read(row));
     }
 
     /** How many places a visitor keeps without having paid. */

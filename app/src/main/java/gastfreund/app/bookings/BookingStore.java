@@ -5,6 +5,7 @@ import gastfreund.core.bookings.BookingId;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.bookings.Busy;
 import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.PlaceId;
@@ -100,6 +101,14 @@ public class BookingStore {
                 .param("visitor", visitor)
                 .update();
         insertStaff(reserved.id(), reserved.staff());
+    }
+
+    /** What a booking is sold with. */
+    public void setAddOns(BookingId booking, Map<AddOnId, Integer> addOns) {
+        changes.note();
+        jdbc.sql("UPDATE bookings SET add_ons = ? WHERE id = ?")
+                .params(Quantities.written(addOns), booking.value())
+                .update();
     }
 
     /** Changes a hold that is not yet ordered into another of the same offer. */

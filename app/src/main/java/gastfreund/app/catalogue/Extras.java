@@ -46,6 +46,9 @@ record Extras(
                             new PlaceId(place.required("id").text()),
                             PlaceNotes.of(extra, place.json().path("kind").stringValue("onsite"))));
         }
+        for (Node place : file.elements("places")) {
+            from(place, notes);
+        }
         Map<StaffId, Portrait> portraits = new HashMap<>();
         for (Node person : file.elements("staff")) {
             person.member("extra")
@@ -68,6 +71,16 @@ record Extras(
                 CheckoutRules.of(house),
                 KeepRules.of(house),
                 PrepaidOffer.of(house, offers));
+    }
+
+    /** Ways are measured from a place whose address is known. */
+    private static void from(Node place, Map<PlaceId, PlaceNotes> notes) {
+        PlaceNotes own = notes.getOrDefault(new PlaceId(place.required("id").text()), PlaceNotes.none());
+        PlaceId from = own.reach().from();
+        if (from != null
+                && notes.getOrDefault(from, PlaceNotes.none()).address().isEmpty()) {
+            place.at("extra").at("from").problem("must be a place on site that has an address");
+        }
     }
 
     /**

@@ -17,11 +17,18 @@ import java.util.stream.Collectors;
  * @param meeting of a place online: whether a link is made for each booking
  * @param phone whether it is by telephone
  * @param guestCalls of a place by telephone: whether the guest calls the house, and not the house the guest
+ * @param reach of the guest's address: how far the house goes
  */
 public record PlaceNotes(
-        String address, String directions, String link, boolean meeting, boolean phone, boolean guestCalls) {
+        String address,
+        String directions,
+        String link,
+        boolean meeting,
+        boolean phone,
+        boolean guestCalls,
+        Reach reach) {
 
-    private static final PlaceNotes NONE = new PlaceNotes("", "", "", false, false, false);
+    private static final PlaceNotes NONE = new PlaceNotes("", "", "", false, false, false, Reach.anywhere());
 
     public static PlaceNotes none() {
         return NONE;
@@ -41,7 +48,8 @@ public record PlaceNotes(
                 link,
                 extra.truth("meeting") && kind.equals("online"),
                 kind.equals("phone"),
-                guestCalls && kind.equals("phone"));
+                guestCalls && kind.equals("phone"),
+                kind.equals("guest") ? Reach.of(extra) : Reach.anywhere());
     }
 
     /** What everybody may know before they book: where it is, and how to find it; no link. */
@@ -52,7 +60,7 @@ public record PlaceNotes(
     /**
      * What those who have booked get.
      *
-     * @param made the link that was made for the booking; empty: none, or none yet
+     * @param made the link or the address of the booking itself; empty: none, or none yet
      */
     public String booked(String made, Words words) {
         String own = meeting && made.isEmpty() ? words.text("place.linkComes") : made.isEmpty() ? link : made;

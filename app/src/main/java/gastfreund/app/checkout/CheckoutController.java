@@ -18,6 +18,7 @@ import gastfreund.app.payments.GatewayException;
 import gastfreund.app.strangers.Doorkeeper;
 import gastfreund.app.strangers.Visitor;
 import gastfreund.app.strangers.VisitorMarks;
+import gastfreund.app.visits.Visits;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.orders.Quote;
 import jakarta.validation.Valid;
@@ -152,6 +153,9 @@ class CheckoutController {
             if (placed instanceof Placed.Stale) {
                 return page(links, turnedAway(attempt, Doorkeeper.Verdict.STALE, f), model);
             }
+            if (placed instanceof Placed.NoAddress) {
+                return "redirect:" + WhereController.address(links);
+            }
             return "redirect:" + links.basketPage() + (placed instanceof Placed.NotToBeHad ? "?lost" : "");
         } catch (GatewayException e) {
             // Nothing was placed: the page says that nothing can be paid just now.
@@ -195,11 +199,16 @@ class CheckoutController {
         if (baskets.isEmpty(known(links)) || lines.stream().anyMatch(l -> !l.isHeld(now))) {
             return "redirect:" + links.basketPage();
         }
+        Catalogue catalogue = catalogues.catalogue();
+        if (!BasketService.withoutAddress(lines, catalogue).isEmpty()) {
+            return "redirect:" + WhereController.address(links);
+        }
         Bill bill = baskets.bill(known(links), lines);
         Formats f = Formats.of(model);
         List<Gateway> ways = bill.dueNow().isZero() ? List.of() : paying.ways(lines, bill);
-        List<Offer> offers =
-                lines.stream().map(l -> catalogues.catalogue().offer(l.offer())).toList();
+        List<Offer> offers = lines.stream()
+                .map(l -> BasketService.priced(l, catalogue).offer())
+                .toList();
         boolean asks = !offers.isEmpty() && offers.stream().allMatch(o -> o.confirm() == Offer.Confirm.BY_HAND);
         model.addAttribute(
                 "page",
@@ -215,12 +224,13 @@ class CheckoutController {
                         doorkeeper.bits(),
                         bill.mark(),
                         go(bill, asks, lines.isEmpty(), f),
-                        help(bill, asks, f),
-                        rows(lines, offers, bill, f),
+                        help(bill, asks, lines, f),
+                        rows(lines, offers, bill, catalogue, f),
                         bill.goods().stream()
                                 .map(g -> Rung.of(g.title(), f.money(g.price())))
                                 .toList(),
-                        bill.rungs(f)));
+                        bill.rungs(f),
+                        WhereController.address(links)));
         return "checkout/checkout";
     }
 
@@ -264,8 +274,11 @@ class CheckoutController {
         return f.text(asks ? "checkout.ask" : onlyGoods ? "checkout.buy" : "checkout.book");
     }
 
-    private List<String> help(Bill bill, boolean asks, Formats f) {
+    private List<String> help(Bill bill, boolean asks, List<BasketLine> lines, Formats f) {
         List<String> help = new ArrayList<>();
+        if (lines.stream().anyMatch(l -> Visits.isUnmeasured(l.visit(), catalogues.catalogue()))) {
+            help.add(f.text("checkout.unmeasured"));
+        }
         if (catalogues.catalogue().checkout().confirmByMail() && bill.due().isZero()) {
             help.add(f.text("checkout.provesHelp"));
         }
@@ -275,7 +288,8 @@ class CheckoutController {
         return help;
     }
 
-    private static List<CheckoutPage.Row> rows(List<BasketLine> lines, List<Offer> offers, Bill bill, Formats f) {
+    private static List<CheckoutPage.Row> rows(
+            List<BasketLine> lines, List<Offer> offers, Bill bill, Catalogue catalogue, Formats f) {
         List<CheckoutPage.Row> rows = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             BasketLine line = lines.get(i);
@@ -284,6 +298,9 @@ class CheckoutController {
                     offers.get(i).title(),
                     f.dayAndTimes(line.time()),
                     f.text("offer.people", line.party()),
+                    line.visit() == null || !Visits.isVisit(line.place(), catalogue)
+                            ? ""
+                            : Visits.words(line.visit(), catalogue, f),
                     line.expires(),
                     f.money(quoted.total()),
                     quoted.covered().isPositive()));

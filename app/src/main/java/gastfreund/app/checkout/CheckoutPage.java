@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param go what the button says
  * @param help what follows; empty: nothing is said
  * @param goods vouchers and passes, with what each costs
+ * @param where the page on which the guest's address is said
  */
 public record CheckoutPage(
         List<Note> notes,
@@ -32,11 +33,17 @@ public record CheckoutPage(
         List<String> help,
         List<Row> rows,
         List<Rung> goods,
-        List<Rung> sum) {
+        List<Rung> sum,
+        String where) {
 
     /** Until when something can be cancelled for nothing, in words. */
     public record Term(String title, String words) {}
 
-    /** A booking beside the form. */
-    public record Row(String title, String when, String party, Instant kept, String sum, boolean byPass) {}
+    /**
+     * A booking beside the form.
+     *
+     * @param where the guest's address and how far it is, in lines; empty: it takes place elsewhere
+     */
+    public record Row(
+            String title, String when, String party, String where, Instant kept, String sum, boolean byPass) {}
 }

@@ -27,6 +27,9 @@ public sealed interface Placed {
     /** Enough places wait for a transfer of this guest already; nothing was ordered. */
     record TooManyTransfers() implements Placed {}
 
+    /** Something takes place at the guest's address, which nobody knows; nothing was ordered. */
+    record NoAddress() implements Placed {}
+
     /** There is nothing in the basket. */
     record Empty() implements Placed {}
 }

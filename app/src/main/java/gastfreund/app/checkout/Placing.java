@@ -27,6 +27,7 @@ import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
+import gastfreund.core.offers.Line;
 import gastfreund.core.orders.BookingSteps;
 import gastfreund.core.orders.Pass;
 import gastfreund.core.orders.PromoCode;
@@ -123,6 +124,9 @@ public class Placing {
         if (!lost.isEmpty()) {
             return new Placed.NotToBeHad(lost);
         }
+        if (!BasketService.withoutAddress(lines, catalogue).isEmpty()) {
+            return new Placed.NoAddress();
+        }
         Bill bill = baskets.bill(basket, lines);
         if (lines.isEmpty() && bill.goods().isEmpty()) {
             return new Placed.Empty();
@@ -143,7 +147,9 @@ public class Placing {
                     proves
                             ? BookingStatus.HELD
                             : BookingSteps.whenPlaced(
-                                    catalogue.offer(lines.get(i).offer()).confirm(),
+                                    BasketService.priced(lines.get(i), catalogue)
+                                            .offer()
+                                            .confirm(),
                                     bill.dueNow(i).isZero()));
         }
         boolean waits = statuses.contains(BookingStatus.HELD) || lines.isEmpty();
@@ -163,12 +169,9 @@ public class Placing {
         answers.agreed(id, request.agreed(), now);
         for (int i = 0; i < lines.size(); i++) {
             BasketLine line = lines.get(i);
-            store.insertLine(
-                    id,
-                    i,
-                    line.id(),
-                    bill.quote().lines().get(i),
-                    Sold.of(BasketService.priced(line, catalogue), catalogue.house()));
+            Line priced = BasketService.priced(line, catalogue);
+            bookings.setAddOns(line.id(), priced.addOns());
+            store.insertLine(id, i, line.id(), bill.quote().lines().get(i), Sold.of(priced, catalogue.house()));
             bookings.setOrder(line.id(), id);
             if (statuses.get(i) != BookingStatus.HELD) {
                 bookings.setStatus(line.id(), statuses.get(i));

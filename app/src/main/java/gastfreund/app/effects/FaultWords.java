@@ -19,6 +19,10 @@ public final class FaultWords {
         KNOWN.put(Pattern.compile("must name somebody"), "fault.nobody");
         KNOWN.put(Pattern.compile("must be a mail address"), "fault.email");
         KNOWN.put(Pattern.compile("must be an address that begins with https:// or http://"), "fault.link");
+        KNOWN.put(
+                Pattern.compile(
+                        "must name the place from which the way is measured|must be a place on site that has an address"),
+                "fault.from");
         KNOWN.put(Pattern.compile("there is no .*"), "fault.unknown");
         KNOWN.put(Pattern.compile(Pattern.quote(Editing.GONE)), "fault.gone");
     }

@@ -26,6 +26,10 @@ class GuestFileStore {
                 SELECT a.booking, a.person, a.label, a.value FROM answers a JOIN order_lines l ON l.booking = a.booking
                 WHERE l.order_id = ? ORDER BY a.booking, a.position
                 """);
+        PARTS.put(
+                "visits",
+                "SELECT v.booking, v.address, v.metres FROM visits v JOIN order_lines l ON l.booking = v.booking"
+                        + " WHERE l.order_id = ? ORDER BY l.line");
         PARTS.put("agreements", "SELECT title, wording, agreed_at FROM agreements WHERE order_id = ?");
         PARTS.put(
                 "payments",

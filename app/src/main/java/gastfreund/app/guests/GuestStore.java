@@ -65,6 +65,7 @@ class GuestStore {
     /** Removes what a guest said of themselves from an order; {@code token} takes the place of the one they know. */
     void forget(long order, String token, Instant now) {
         run("DELETE FROM answers WHERE booking IN (SELECT booking FROM order_lines WHERE order_id = ?)", order);
+        run("DELETE FROM visits WHERE booking IN (SELECT booking FROM order_lines WHERE order_id = ?)", order);
         run("DELETE FROM work WHERE kind = 'letter' AND subject IN (SELECT id FROM outbox WHERE order_id = ?)", order);
         run("DELETE FROM outbox WHERE order_id = ?", order);
         run("UPDATE journal SET why = '' WHERE order_id = ?", order);

@@ -3,9 +3,13 @@ package gastfreund.app.household;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Field;
 import gastfreund.app.typed.Written;
+import gastfreund.core.money.Money;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
@@ -51,8 +55,11 @@ abstract class Form {
         private final Map<String, String> form;
         private final Map<String, String> unread = new HashMap<>();
 
-        Typing(Map<String, String> form) {
+        private final Formats f;
+
+        Typing(Map<String, String> form, Formats f) {
             this.form = Map.copyOf(form);
+            this.f = f;
         }
 
         /** What cannot be read, by field; blank where it can now. */
@@ -89,16 +96,46 @@ abstract class Form {
 
         /** A whole number; none where it is blank. */
         void whole(ObjectNode owner, String field) {
-            if (!has(field)) {
-                return;
+            if (has(field)) {
+                read(field, Typing::whole)
+                        .ifPresentOrElse(number -> owner.put(field, number), () -> removeBlank(field, owner::remove));
             }
+        }
+
+        /** A whole number in {@code extra}; none where it is blank. */
+        void extraWhole(ObjectNode document, String field) {
+            extraNumber(document, field, Typing::whole);
+        }
+
+        /** An amount of money in {@code extra}; none where it is blank. */
+        void extraAmount(ObjectNode document, String field) {
+            extraNumber(document, field, text -> f.amount(text).map(Money::minor));
+        }
+
+        private void extraNumber(ObjectNode document, String field, Function<String, Optional<Long>> reading) {
+            if (has(field)) {
+                read(field, reading)
+                        .ifPresentOrElse(
+                                number -> extraOf(document).put(field, number),
+                                () -> removeBlank(field, member -> removeExtra(document, member)));
+            }
+        }
+
+        private static Optional<Long> whole(String text) {
+            return WHOLE.matcher(text).matches() ? Optional.of(Long.parseLong(text)) : Optional.empty();
+        }
+
+        /** What a field says; empty where it is blank or cannot be read, which is noted. */
+        private Optional<Long> read(String field, Function<String, Optional<Long>> reading) {
             String text = line(field, MOST_LINE);
-            boolean right = text.isEmpty() || WHOLE.matcher(text).matches();
-            unread.put(field, right ? "" : text);
-            if (text.isEmpty()) {
-                owner.remove(field);
-            } else if (right) {
-                owner.put(field, Integer.parseInt(text));
+            Optional<Long> number = text.isEmpty() ? Optional.empty() : reading.apply(text);
+            unread.put(field, text.isEmpty() || number.isPresent() ? "" : text);
+            return number;
+        }
+
+        private void removeBlank(String field, Consumer<String> removing) {
+            if (line(field, MOST_LINE).isEmpty()) {
+                removing.accept(field);
             }
         }
     }

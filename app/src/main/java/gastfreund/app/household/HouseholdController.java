@@ -189,8 +189,8 @@ class HouseholdController {
     }
 
     private void type(Host host, Document seen, Map<String, String> form, Formats f) {
-        Form.Typing typing = new Form.Typing(form);
-        Form fields = HouseholdPages.form(seen.ref().kind());
+        Form.Typing typing = new Form.Typing(form, f);
+        Form fields = pages.form(seen.ref().kind());
         editing.change(host, seen.ref(), json -> fields.type(json, typing), typing.unread());
         if (seen.ref().kind() == Kind.STAFF) {
             serves.type(host, seen.ref().id(), form, f);

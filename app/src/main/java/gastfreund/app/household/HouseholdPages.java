@@ -20,6 +20,7 @@ import gastfreund.core.bookings.Booked;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -58,12 +59,22 @@ class HouseholdPages {
         this.clock = clock;
     }
 
-    static Form form(Kind kind) {
+    Form form(Kind kind) {
         return switch (kind) {
             case STAFF -> new PersonForm();
             case RESOURCES -> new ThingForm();
-            default -> new PlaceForm();
+            default -> new PlaceForm(withAddress());
         };
+    }
+
+    /** The names of the places on site whose address is known, by id. */
+    private Map<String, String> withAddress() {
+        Map<String, String> names = new LinkedHashMap<>();
+        documents.all(Kind.PLACES).stream()
+                .filter(p -> p.json().path("kind").stringValue("onsite").equals("onsite"))
+                .filter(p -> !Form.extra(p.json(), "address").isEmpty())
+                .forEach(p -> names.put(p.ref().id(), p.name()));
+        return names;
     }
 
     static String address(DocumentRef ref) {

@@ -57,7 +57,9 @@ public record OfferPage(
                             Place place = catalogue.house().place(id);
                             return new Where(
                                     place.name(),
-                                    catalogue.placeNotes(id).found(f.words()),
+                                    place.kind() == Place.Kind.GUEST_ADDRESS
+                                            ? catalogue.placeNotes(id).reach().words(catalogue, f)
+                                            : catalogue.placeNotes(id).found(f.words()),
                                     catalogue.placeNotes(id).map());
                         })
                         .toList(),

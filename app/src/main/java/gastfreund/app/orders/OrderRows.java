@@ -6,6 +6,7 @@ import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.meetings.Meetings;
 import gastfreund.app.openings.TermsInWords;
+import gastfreund.app.visits.Visits;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.vouchers.PrepaidService;
@@ -54,11 +55,18 @@ public class OrderRows {
     private final AnswerStore answers;
     private final PrepaidService prepaid;
     private final Meetings meetings;
+    private final Visits visits;
     private final Clock clock;
 
     OrderRows(
-            CatalogueService catalogues, AnswerStore answers, PrepaidService prepaid, Meetings meetings, Clock clock) {
+            CatalogueService catalogues,
+            AnswerStore answers,
+            PrepaidService prepaid,
+            Meetings meetings,
+            Visits visits,
+            Clock clock) {
         this.meetings = meetings;
+        this.visits = visits;
         this.prepaid = prepaid;
         this.answers = answers;
         this.catalogues = catalogues;
@@ -89,7 +97,10 @@ public class OrderRows {
                         ? ""
                         : catalogue
                                 .placeNotes(line.place())
-                                .booked(meetings.link(line.booking()).orElse(""), f.words()),
+                                .booked(
+                                        meetings.link(line.booking())
+                                                .orElseGet(() -> visits.words(line.booking(), catalogue, f)),
+                                        f.words()),
                 answers.of(line.booking()),
                 TermsInWords.of(sold.terms(), f),
                 freeUntil(line, clock.instant()));

@@ -1,6 +1,7 @@
 package gastfreund.app.paying;
 
 import gastfreund.app.baskets.BasketLine;
+import gastfreund.app.baskets.BasketService;
 import gastfreund.app.baskets.Bill;
 import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.catalogue.Catalogue;
@@ -98,7 +99,8 @@ public class OrderPayments {
                 .filter(i -> bill.dueNow(i).isPositive())
                 .mapToObj(lines::get)
                 .toList();
-        boolean byHand = due.stream().anyMatch(l -> catalogue.offer(l.offer()).confirm() == Offer.Confirm.BY_HAND);
+        boolean byHand = due.stream()
+                .anyMatch(l -> BasketService.priced(l, catalogue).offer().confirm() == Offer.Confirm.BY_HAND);
         return gateways.fitting(byHand, first(due.stream().map(BasketLine::time).toList())).stream()
                 .filter(g -> !g.isTransfer() || lines.size() <= MOST_AWAITING_TRANSFER)
                 .toList();

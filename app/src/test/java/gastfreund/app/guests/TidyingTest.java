@@ -6,6 +6,7 @@ import gastfreund.app.DemoHouseTest;
 import gastfreund.app.journal.Actor;
 import gastfreund.housefile.HouseFile;
 import java.time.Duration;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -139,5 +140,21 @@ class TidyingTest extends DemoHouseTest {
         assertThat(dump).doesNotContain("Lene", "taken@post.example");
         assertThat(guests.countOrders("taken@post.example")).isZero();
         assertThat(guests.forget("taken@post.example", OWNER)).isFalse();
+    }
+
+    @Test
+    void whereAGuestWasVisitedIsInTheirFileAndIsForgottenWithThem() {
+        String basket = keep(
+                "clay-visit",
+                "120",
+                4,
+                opening("clay-visit", "120", 4, 5).time().start());
+        post(basket + "/where", Map.of("address", "Saltmarsh Road 4, Ebbing"));
+        get(pay(order(basket, "Jori Tamm", "jori@post.example"), "WORKS"));
+        assertThat(guests.takeOut("jori@post.example", OWNER)).contains("Saltmarsh Road 4, Ebbing");
+        sql("UPDATE outbox SET sent_at = 0 WHERE sent_at IS NULL");
+        clock.moveAhead(Duration.ofDays(60));
+        assertThat(guests.forget("jori@post.example", OWNER)).isTrue();
+        assertThat(count("visits WHERE address = 'Saltmarsh Road 4, Ebbing'")).isZero();
     }
 }

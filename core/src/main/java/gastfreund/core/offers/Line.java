@@ -35,6 +35,11 @@ public record Line(
         staff = List.copyOf(staff);
     }
 
+    /** The same line with another form of its offer and other add-ons. */
+    public Line with(Offer other, Map<AddOnId, Integer> quantities) {
+        return new Line(other, length, units, party, quantities, start, staff, place, now, zone);
+    }
+
     /** The ladder of a line's price: each step in the order of {@code docs/money.md}. */
     public record Price(Money base, Money adjusted, Money addOns) {
 

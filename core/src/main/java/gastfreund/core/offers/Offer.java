@@ -117,6 +117,33 @@ public record Offer(
                 taxRate);
     }
 
+    /** The same offer, booked by the host's yes alone. */
+    public Offer byHand() {
+        return new Offer(
+                id,
+                title,
+                lengths,
+                basis,
+                starts,
+                timetable,
+                prep,
+                reset,
+                sharing,
+                party,
+                serving,
+                uses,
+                places,
+                hours,
+                bounds,
+                Confirm.BY_HAND,
+                contested,
+                addOns,
+                priceRules,
+                payment,
+                terms,
+                taxRate);
+    }
+
     /** Whether its sessions are at times fixed beforehand. */
     public boolean hasTimetable() {
         return timetable != null;

@@ -1,0 +1,187 @@
+package gastfreund.app.checkout;
+
+import gastfreund.app.baskets.BasketLine;
+import gastfreund.app.baskets.BasketService;
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.catalogue.Reach;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Links;
+import gastfreund.app.typed.Written;
+import gastfreund.app.visits.Found;
+import gastfreund.app.visits.Visit;
+import gastfreund.app.visits.Visits;
+import gastfreund.core.bookings.BookingId;
+import gastfreund.core.offers.PlaceId;
+import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Where guests are visited: asked before the checkout, which knows then what the way costs. */
+@Controller
+class WhereController {
+
+    private static final int MOST_ADDRESS = 400;
+    private static final double METRES = 1000;
+
+    /**
+     * What was sent.
+     *
+     * @param error what is wrong with it; empty: nothing
+     * @param found what it may mean; empty: nothing is to be chosen
+     * @param unknown whether it was looked for and not found
+     */
+    private record Sent(String address, String error, List<Found> found, boolean unknown) {
+
+        static Sent wrong(String address, String error) {
+            return new Sent(address, error, List.of(), false);
+        }
+    }
+
+    private final BasketService baskets;
+    private final CatalogueService catalogues;
+    private final Visits visits;
+    private final Clock clock;
+
+    WhereController(BasketService baskets, CatalogueService catalogues, Visits visits, Clock clock) {
+        this.baskets = baskets;
+        this.catalogues = catalogues;
+        this.visits = visits;
+        this.clock = clock;
+    }
+
+    static String address(Links links) {
+        return links.basketPage() + "/where";
+    }
+
+    @GetMapping("/basket/{basket}/where")
+    String where(@ModelAttribute(name = "links", binding = false) Links links, Model model) {
+        String known = lines(links).stream()
+                .map(BasketLine::visit)
+                .flatMap(v -> Optional.ofNullable(v).stream())
+                .map(Visit::address)
+                .findFirst()
+                .orElse("");
+        return page(links, Sent.wrong(known, ""), model);
+    }
+
+    /**
+     * @param meant which of the addresses that were found, by its label
+     * @param byHand whether the house shall look at an address that is not found
+     */
+    @PostMapping("/basket/{basket}/where")
+    String come(
+            @RequestParam(defaultValue = "") String address,
+            @RequestParam(required = false) @Nullable String meant,
+            @RequestParam(defaultValue = "false") boolean byHand,
+            @ModelAttribute(name = "links", binding = false) Links links,
+            Model model) {
+        Formats f = Formats.of(model);
+        String written = Written.text(address, MOST_ADDRESS + 1).replace("\r\n", "\n");
+        if (written.isEmpty() || written.length() > MOST_ADDRESS) {
+            String wrong = written.isEmpty() ? "where.missing" : "checkout.address.long";
+            return page(links, Sent.wrong(written, f.text(wrong)), model);
+        }
+        Catalogue catalogue = catalogues.catalogue();
+        List<BasketLine> lines = lines(links);
+        Optional<List<Found>> found =
+                lines.stream().anyMatch(l -> reach(l, catalogue).isMeasured())
+                        ? visits.find(written)
+                        : Optional.empty();
+        if (found.isPresent() && found.get().isEmpty() && !byHand) {
+            return page(links, new Sent(written, f.text("where.unknown"), List.of(), true), model);
+        }
+        Optional<Found> one = found.flatMap(all -> chosen(all, meant));
+        if (one.isEmpty() && found.isPresent() && !found.get().isEmpty()) {
+            return page(links, new Sent(written, "", found.get(), false), model);
+        }
+        Map<BookingId, Visit> addresses = new LinkedHashMap<>();
+        for (BasketLine line : lines) {
+            Visit visit = visits.visit(place(line), written, one.orElse(null), catalogue);
+            Reach reach = reach(line, catalogue);
+            if (visit.metres() != null && !reach.covers(visit.metres())) {
+                return page(links, Sent.wrong(written, tooFar(line, visit.metres(), catalogue, f)), model);
+            }
+            addresses.put(line.id(), visit);
+        }
+        baskets.visit(links.basketAsked(), addresses);
+        return "redirect:" + links.basketPage() + "/checkout";
+    }
+
+    /** The only one that was found, or the one that the guest means. */
+    private static Optional<Found> chosen(List<Found> found, @Nullable String meant) {
+        return found.size() == 1
+                ? Optional.of(found.get(0))
+                : found.stream().filter(one -> one.label().equals(meant)).findFirst();
+    }
+
+    private static String tooFar(BasketLine line, int metres, Catalogue catalogue, Formats f) {
+        return f.text(
+                "where.tooFar",
+                metres / METRES,
+                catalogue.offer(line.offer()).title(),
+                reach(line, catalogue).km());
+    }
+
+    private String page(Links links, Sent sent, Model model) {
+        Catalogue catalogue = catalogues.catalogue();
+        List<BasketLine> lines = lines(links);
+        if (lines.isEmpty()) {
+            return "redirect:" + links.basketPage();
+        }
+        Formats f = Formats.of(model);
+        model.addAttribute(
+                "page",
+                new WherePage(
+                        lines.stream()
+                                .map(l -> new WherePage.Row(
+                                        catalogue.offer(l.offer()).title(),
+                                        f.dayAndTimes(l.time()),
+                                        reach(l, catalogue).words(catalogue, f)))
+                                .toList(),
+                        Field.text("address", f.text("where.address"), MOST_ADDRESS)
+                                .with("autocomplete", "street-address")
+                                .help(f.text("where.addressHelp"))
+                                .value(sent.address())
+                                .required()
+                                .wrong(sent.error()),
+                        sent.found().isEmpty() ? null : meant(sent.found(), f),
+                        sent.unknown() ? Field.tick("byHand", f.text("where.byHand"), false) : null,
+                        address(links)));
+        return "checkout/where";
+    }
+
+    private static Field meant(List<Found> found, Formats f) {
+        List<Field.Option> options = found.stream()
+                .map(one -> Field.Option.of(one.label(), one.label()))
+                .toList();
+        return Field.choice("meant", f.text("where.meant"), options)
+                .value(options.get(0).value());
+    }
+
+    /** The lines at the guest's address that are still kept. */
+    private List<BasketLine> lines(Links links) {
+        Catalogue catalogue = catalogues.catalogue();
+        return baskets.lines(links.basketAsked()).stream()
+                .filter(l -> l.isHeld(clock.instant()) && Visits.isVisit(l.place(), catalogue))
+                .toList();
+    }
+
+    private static PlaceId place(BasketLine line) {
+        return Optional.ofNullable(line.place()).orElseThrow();
+    }
+
+    private static Reach reach(BasketLine line, Catalogue catalogue) {
+        return catalogue.placeNotes(place(line)).reach();
+    }
+}
