@@ -53,7 +53,7 @@ class VisitsTest extends OrdersTest {
         assertThat(get(basket + "/where").body())
                 .contains(
                         "as far as 25 km from Mill Yard",
-                        "The first 5 km cost nothing, each one after them 1.20 €.",
+                        "The first 5 km cost nothing, each one after them 1.20\u00a0€.",
                         "autocomplete=\"street-address\"");
         assertThat(get("/offers/clay-visit").body()).contains("as far as 25 km from Mill Yard");
         assertThat(come(basket, " ").body()).contains("Please tell us where we shall come.");
@@ -69,17 +69,17 @@ class VisitsTest extends OrdersTest {
         String near = basket();
         assertThat(path(come(near, "Tide Lane 3\nQuillmere"))).isEqualTo(near + "/checkout");
         String page = get(near + "/checkout").body();
-        assertThat(page).contains("Tide Lane 3\nQuillmere", "2.2 km from Mill Yard", "190.00 €");
+        assertThat(page).contains("Tide Lane 3\nQuillmere", "2.2 km from Mill Yard", "190.00\u00a0€");
         assertThat(path(come(near, "Saltmarsh Road 10, Ebbing"))).isEqualTo(near + "/checkout");
-        // 9.4 km: ten are begun, five cost.
-        assertThat(get(near + "/checkout").body()).contains("9.4 km from Mill Yard", "196.00 €");
+        // 9.2 km: ten are begun, five cost.
+        assertThat(get(near + "/checkout").body()).contains("9.2 km from Mill Yard", "196.00\u00a0€");
         Order order = placed(near);
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
         assertThat(line(order).total()).isEqualTo(Money.ofMinor(PRICE + 600));
         assertThat(line(order).sold().addOns())
                 .extracting(a -> a.title() + " " + a.price().minor())
                 .containsExactly("At your place, 10 km 600");
-        assertThat(get("/bookings/" + order.token()).body()).contains("Saltmarsh Road 10, Ebbing", "9.4 km from Mill");
+        assertThat(get("/bookings/" + order.token()).body()).contains("Saltmarsh Road 10, Ebbing", "9.2 km from Mill");
         assertThat(letters.ofOrder(order.id()).stream().map(Written::text))
                 .anySatisfy(t -> assertThat(t).contains("Saltmarsh Road 10, Ebbing"));
         ledgersAgree(order);
