@@ -41,6 +41,7 @@ class ArchitectureTest {
             "rounds",
             "storage",
             "pages",
+            "pictures",
             "secrets",
             "secondfactor",
             "catalogue",

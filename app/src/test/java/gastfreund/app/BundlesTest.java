@@ -40,6 +40,7 @@ class BundlesTest {
         steps.addAll(codes("gastfreund.core.orders.PaymentState"));
         steps.addAll(codes("gastfreund.app.orders.OrderStatus"));
         ENDINGS.put("step.", steps);
+        ENDINGS.put("picture.wrong.", Set.of("none", "unreadable", "too-large"));
         ENDINGS.put("journal.", Set.of("order", "booking", "payment"));
         ENDINGS.put("journal.by.", Set.of("guest", "house", "gateway"));
         ENDINGS.put("document.", codes("gastfreund.app.documents.Document$Kind"));

@@ -74,6 +74,12 @@ public record Catalogue(
         return portrait == null ? "" : portrait.words();
     }
 
+    /** The file name of a person's picture; empty: none. */
+    public String pictureOf(StaffId person) {
+        Portrait portrait = portraits.get(person);
+        return portrait == null ? "" : portrait.picture();
+    }
+
     /** Why the house is closed on a date; empty where nobody said. */
     public String whyClosed(LocalDate date) {
         return dayNotes.stream()

@@ -23,6 +23,7 @@ public final class Sentences {
 
     private static final String WEEKLY = "hours/weekly/";
     private static final String EXCEPTIONS = "hours/exceptions/";
+    private static final String PICTURE = "/picture";
     private static final String PRICES = "staff/prices/";
     private static final int MOST_TEXT = 60;
 
@@ -70,6 +71,9 @@ public final class Sentences {
     private String sentence(String member, @Nullable JsonNode before, @Nullable JsonNode after) {
         if (member.equals("retired")) {
             return f.text(after == null || !after.booleanValue(false) ? "change.back" : "change.retired");
+        }
+        if (member.endsWith(PICTURE)) {
+            return f.text("change.set", label(member), f.text(after == null ? "change.nothing" : "change.another"));
         }
         if (member.startsWith(EXCEPTIONS) && before == null) {
             return f.text("change.set", label(member), value(member, after));

@@ -165,12 +165,13 @@ class HouseholdController {
             @PathVariable String kind,
             @PathVariable String id,
             @RequestParam(required = false) @Nullable String said,
+            @RequestParam(name = "picture", defaultValue = "") String wrongPicture,
             Model model) {
         Formats f = Formats.of(model);
         Document seen = seen(host, kind, id);
         model.addAttribute(
                 "page",
-                pages.page(host, seen, Note.said(said, f.words()).stream().toList(), f));
+                pages.page(host, seen, Note.said(said, f.words()).stream().toList(), wrongPicture, f));
         return "household/one";
     }
 

@@ -3,6 +3,7 @@ package gastfreund.app.household;
 import gastfreund.app.effects.Effect;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
+import gastfreund.app.pictures.PictureField;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -11,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param address of the page
  * @param fresh whether it is not kept yet at all
+ * @param picture of a person; null of others
  * @param serves what a person serves; empty of others
  * @param servesIds the ids of these offers, so that what is not ticked can be told from what was not asked
  * @param hours the address of their hours; empty before they are kept
@@ -22,6 +24,7 @@ public record HouseholdPage(
         boolean fresh,
         List<Note> notes,
         List<Field> fields,
+        @Nullable PictureField picture,
         List<Serves.Row> serves,
         List<String> servesIds,
         String hours,

@@ -16,6 +16,7 @@ import gastfreund.app.hosts.Host;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
+import gastfreund.app.pictures.PictureField;
 import gastfreund.core.bookings.Booked;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -90,7 +91,8 @@ class HouseholdPages {
         return refs;
     }
 
-    HouseholdPage page(Host host, Document seen, List<Note> notes, Formats f) {
+    /** @param wrongPicture why the last picture was not taken, as the address says it; empty: nobody sent one */
+    HouseholdPage page(Host host, Document seen, List<Note> notes, String wrongPicture, Formats f) {
         DocumentRef ref = seen.ref();
         Optional<Draft> draft = editing.draft(host, ref);
         Effect effect = effects.of(host, together(host, ref), f);
@@ -105,6 +107,10 @@ class HouseholdPages {
                 fresh,
                 notes,
                 form(ref.kind()).fields(seen.json(), faults, f),
+                person
+                        ? PictureField.of(
+                                Form.extra(seen.json(), "picture"), address(ref) + "/picture", wrongPicture, f)
+                        : null,
                 rows,
                 rows.stream()
                         .map(r -> r.serves().name().substring("serves-".length()))

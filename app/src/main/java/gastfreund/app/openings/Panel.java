@@ -74,9 +74,15 @@ public record Panel(
      * @param person null: anyone
      * @param price null for anyone
      * @param words what the house says of them; empty: nothing
+     * @param picture the file name of their picture; empty: none
      */
     public record StaffChip(
-            @Nullable Staff person, @Nullable Money price, String words, String address, boolean chosen) {}
+            @Nullable Staff person,
+            @Nullable Money price,
+            String words,
+            String picture,
+            String address,
+            boolean chosen) {}
 
     public record PlaceChip(Place place, String address, boolean chosen) {}
 

@@ -172,7 +172,8 @@ public class PanelService {
 
     private List<Panel.StaffChip> staffChips(Choice choice, House house, @Nullable String basket) {
         List<Panel.StaffChip> chips = new ArrayList<>();
-        chips.add(new Panel.StaffChip(null, null, "", choice.withStaff(null).address(basket), choice.staff() == null));
+        chips.add(new Panel.StaffChip(
+                null, null, "", "", choice.withStaff(null).address(basket), choice.staff() == null));
         for (StaffId id :
                 house.options(choice.offer()).stream().flatMap(List::stream).toList()) {
             Money price = choice.offer()
@@ -184,6 +185,7 @@ public class PanelService {
                     house.staff(id),
                     price,
                     catalogues.catalogue().wordsOf(id),
+                    catalogues.catalogue().pictureOf(id),
                     choice.withStaff(id).address(basket),
                     chosen));
         }

@@ -92,6 +92,11 @@ public record Field(
                 .with("rows", "3");
     }
 
+    /** @param types of files that can be chosen, as media types */
+    public static Field file(String name, String label, String types) {
+        return of(Kind.LINE, name, label, List.of()).with("type", "file").with("accept", types);
+    }
+
     /** @param ticked the value it sends is {@code true} */
     public static Field tick(String name, String label, boolean ticked) {
         return of(Kind.TICK, name, label, List.of()).given(ticked ? List.of("true") : List.of());

@@ -1,5 +1,7 @@
 package gastfreund.app.pages;
 
+import java.util.List;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.server.ResponseStatusException;
@@ -12,6 +14,11 @@ import org.springframework.web.util.UriComponentsBuilder;
  * @param basket the token of the guest's basket; null: none yet
  */
 public record Links(@Nullable String basket) {
+
+    /** The widths in points at which pictures are kept. */
+    public static final List<Integer> WIDTHS = List.of(320, 800, 1600);
+
+    private static final String WIDEST = "-" + WIDTHS.get(WIDTHS.size() - 1);
 
     /** @throws ResponseStatusException 404, where the address names no basket that there is */
     public String basketAsked() {
@@ -31,6 +38,22 @@ public record Links(@Nullable String basket) {
 
     public String picture(String name) {
         return "/pictures/" + name;
+    }
+
+    /** The narrower forms of a picture that was taken in, for a browser to choose from; null: it has none. */
+    public @Nullable String pictureWidths(String name) {
+        int at = name.lastIndexOf(WIDEST);
+        return at < 0
+                ? null
+                : WIDTHS.stream()
+                        .map(w -> picture(name.substring(0, at) + "-" + w + name.substring(at + WIDEST.length())) + " "
+                                + w + "w")
+                        .collect(Collectors.joining(", "));
+    }
+
+    /** A picture in its narrowest form, for where it is small. */
+    public String smallPicture(String name) {
+        return picture(name.replace(WIDEST + ".", "-" + WIDTHS.get(0) + "."));
     }
 
     /** The basket's page; only where there is one. */

@@ -2,6 +2,7 @@ package gastfreund.app.storage;
 
 import gastfreund.app.setup.Settings;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -61,8 +62,13 @@ public class DataFolder {
 
     /** Writes a file that nobody else may read, all of it or nothing. */
     public void write(Path file, String content) throws IOException {
+        write(file, content.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The same with bytes. */
+    public void write(Path file, byte[] content) throws IOException {
         Path fresh = Files.createTempFile(folder, "new", ".part");
-        Files.writeString(closed(fresh, FILE), content, StandardOpenOption.SYNC);
+        Files.write(closed(fresh, FILE), content, StandardOpenOption.SYNC);
         Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE);
     }
 

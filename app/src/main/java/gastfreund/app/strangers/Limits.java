@@ -63,6 +63,9 @@ final class Limits extends OncePerRequestFilter {
         if (path.equals("/desk/sign-in") || path.equals("/desk/welcome") || path.equals("/desk/account/password")) {
             return Optional.of(new Limit("sign-ins", limits.signIns()));
         }
+        if (path.startsWith("/desk/") && path.endsWith("/picture")) {
+            return Optional.of(new Limit("pictures", limits.pictures()));
+        }
         if (path.endsWith("/checkout") || path.endsWith("/pay")) {
             return Optional.of(new Limit("checkouts", limits.checkouts()));
         }

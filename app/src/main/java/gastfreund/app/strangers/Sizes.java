@@ -26,6 +26,12 @@ import org.springframework.web.filter.OncePerRequestFilter;
 final class Sizes extends OncePerRequestFilter {
 
     private static final long MOST_BYTES = DataSize.ofKilobytes(64).toBytes();
+
+    /** A picture with the form around it. */
+    private static final long MOST_PICTURE = DataSize.ofMegabytes(12).toBytes();
+
+    private static final String DESK = "/desk/";
+    private static final String PICTURE = "/picture";
     private static final int MOST_FIELDS = 400;
     private static final int MOST_NAME = 200;
     private static final int MOST_VALUE = 10_000;
@@ -36,7 +42,12 @@ final class Sizes extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (request.getContentLengthLong() > MOST_BYTES) {
+        boolean picture = isPicture(request);
+        if (isOfParts(request) && !picture) {
+            response.sendError(HttpServletResponse.SC_UNSUPPORTED_MEDIA_TYPE);
+            return;
+        }
+        if (request.getContentLengthLong() > (picture ? MOST_PICTURE : MOST_BYTES)) {
             response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
             return;
         }
@@ -44,8 +55,22 @@ final class Sizes extends OncePerRequestFilter {
         if (wrong != 0) {
             response.sendError(wrong);
         } else {
-            chain.doFilter(isForm(request) ? request : new Counted(request), response);
+            chain.doFilter(picture || isForm(request) ? request : new Counted(request), response);
         }
+    }
+
+    /** Whether a picture comes to the desk, from a browser that has been there, and says how long it is. */
+    private static boolean isPicture(HttpServletRequest request) {
+        String path = request.getServletPath();
+        return isOfParts(request)
+                && path.startsWith(DESK)
+                && path.endsWith(PICTURE)
+                && request.isRequestedSessionIdValid()
+                && request.getContentLengthLong() >= 0;
+    }
+
+    private static boolean isOfParts(HttpServletRequest request) {
+        return begins(request.getContentType(), "multipart/");
     }
 
     /** What is wrong with the fields of an address or a form, as a status; 0: nothing. */
@@ -67,13 +92,11 @@ final class Sizes extends OncePerRequestFilter {
 
     private static boolean isForm(HttpServletRequest request) {
         String type = request.getContentType();
-        return type == null
-                || type.regionMatches(
-                        true,
-                        0,
-                        MediaType.APPLICATION_FORM_URLENCODED_VALUE,
-                        0,
-                        MediaType.APPLICATION_FORM_URLENCODED_VALUE.length());
+        return type == null || begins(type, MediaType.APPLICATION_FORM_URLENCODED_VALUE);
+    }
+
+    private static boolean begins(@Nullable String type, String with) {
+        return type != null && type.regionMatches(true, 0, with, 0, with.length());
     }
 
     private static boolean isSmall(Map<String, String[]> fields) {

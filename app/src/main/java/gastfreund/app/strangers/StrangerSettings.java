@@ -20,6 +20,7 @@ public record StrangerSettings(
             @DefaultValue("20") int checkouts,
             @DefaultValue("120") int holds,
             @DefaultValue("30") int codes,
+            @DefaultValue("20") int pictures,
             @DefaultValue("600") int notifications) {}
 
     /**

@@ -5,7 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FilePayload;
 import gastfreund.app.catalogue.CatalogueService;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -129,5 +135,54 @@ class HouseholdTest extends Journey {
         page.locator("form:has(#assign-clay-table) button").click();
         assertThat(page.getByText("It is kept")).isVisible();
         assertThat(page.getByLabel("Open clay table")).hasValue("order");
+    }
+
+    @Test
+    void aPersonHasAPictureThatGuestsSeeAndAHouseSaysHowFarItGoes() throws IOException {
+        open(false, 1280);
+        signIn();
+        page.navigate(address("/desk/house/staff/jonte"));
+        button("Use this picture").click();
+        assertThat(page.getByText("Please choose a picture first.")).isVisible();
+        page.getByLabel("A picture from this device")
+                .setInputFiles(new FilePayload("a.png", "image/png", "no picture".getBytes(StandardCharsets.UTF_8)));
+        button("Use this picture").click();
+        assertThat(page.getByText("This cannot be read as a picture.")).isVisible();
+        ByteArrayOutputStream drawn = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(900, 700, BufferedImage.TYPE_INT_RGB), "png", drawn);
+        page.getByLabel("A picture from this device")
+                .setInputFiles(new FilePayload("a.png", "image/png", drawn.toByteArray()));
+        button("Use this picture").click();
+        assertThat(page.locator("#effect")).containsText("Picture: another one");
+        page.navigate(address("/offers/private-lesson"));
+        assertThat(page.locator("img.face")).hasCount(0);
+        page.navigate(address("/desk/house/staff/jonte"));
+        button("Keep this").click();
+        assertThat(page.getByText("It is kept")).isVisible();
+        page.navigate(address("/offers/private-lesson"));
+        assertThat((int) page.locator("img.face").evaluate("i => i.naturalWidth"))
+                .isEqualTo(320);
+        page.navigate(address("/desk/house/staff/jonte"));
+        button("Without a picture").click();
+        button("Keep this").click();
+        assertThat(page.getByText("It is kept")).isVisible();
+
+        page.navigate(address("/desk/house/places/at-yours"));
+        page.getByLabel("For each kilometre beyond").fill("cheap");
+        page.getByLabel("How far").fill("7");
+        page.getByLabel("The way is measured from").selectOption("");
+        button("Keep this").click();
+        assertThat(page.getByLabel("For each kilometre beyond")).hasValue("cheap");
+        assertThat(page.getByText("Please write an amount").first()).isVisible();
+        page.getByLabel("For each kilometre beyond").fill("2.50");
+        button("Keep this").click();
+        assertThat(page.getByText("Please choose from where the way is measured")
+                        .first())
+                .isVisible();
+        page.getByLabel("The way is measured from").selectOption("Mill Yard");
+        button("Keep this").click();
+        assertThat(page.getByText("It is kept")).isVisible();
+        page.navigate(address("/offers/clay-visit"));
+        assertThat(page.getByText("as far as 7 km from Mill Yard")).isVisible();
     }
 }

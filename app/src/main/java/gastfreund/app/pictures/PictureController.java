@@ -1,4 +1,4 @@
-package gastfreund.app.catalogue;
+package gastfreund.app.pictures;
 
 import gastfreund.app.storage.DataFolder;
 import java.nio.file.Files;

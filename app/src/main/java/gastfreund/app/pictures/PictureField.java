@@ -1,0 +1,29 @@
+package gastfreund.app.pictures;
+
+import gastfreund.app.languages.Formats;
+import gastfreund.app.pages.Field;
+import java.util.Set;
+
+/**
+ * The picture of something, and the form that changes it.
+ *
+ * @param name of the picture; empty: none
+ * @param action where another is sent
+ * @param file the field for it
+ */
+public record PictureField(String name, String action, Field file) {
+
+    private static final String TYPES = "image/jpeg,image/png,image/webp";
+
+    private static final Set<String> WHY = Set.of("none", "unreadable", "too-large");
+
+    /** @param why the last one was not taken, as an address says it; empty: nobody sent one */
+    public static PictureField of(String name, String action, String why, Formats f) {
+        return new PictureField(
+                name,
+                action,
+                Field.file("file", f.text("picture.file"), TYPES)
+                        .help(f.text("picture.help"))
+                        .wrong(WHY.contains(why) ? f.text("picture.wrong." + why) : ""));
+    }
+}
