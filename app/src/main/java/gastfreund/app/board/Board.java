@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Board(
         LocalDate day,
+        Interval shown,
         int height,
         List<Hour> hours,
         List<StaffLane> staff,
@@ -26,6 +27,16 @@ public record Board(
     public static final int WIDTH = 960;
 
     public static final int LEFT = 132;
+
+    /** Where its hours begin. */
+    public int left() {
+        return LEFT;
+    }
+
+    /** Where they end. */
+    public int right() {
+        return WIDTH;
+    }
 
     /** A line of the hour grid. */
     public record Hour(int x, int hour) {}

@@ -102,6 +102,7 @@ class BoardService {
                 bookings.stream().filter(b -> b.status() == BookingStatus.HELD).count();
         return new Board(
                 day,
+                scale.shown(),
                 y,
                 hours(scale, catalogue),
                 staff,

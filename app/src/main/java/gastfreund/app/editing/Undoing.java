@@ -44,6 +44,22 @@ public class Undoing {
         UNKNOWN
     }
 
+    /**
+     * Whether what was kept together was kept by a host, and touched nothing of the house but these members of one document.
+     *
+     * @param begins how the members' names begin
+     */
+    public boolean isOnly(Host host, long keeping, DocumentRef ref, List<String> begins) {
+        List<Change> all = changes.kept(keeping);
+        return !all.isEmpty()
+                && all.stream()
+                        .allMatch(c -> c.ref().equals(ref)
+                                && c.who().equalsIgnoreCase(host.email())
+                                && Merge.touched(Members.of(c.beforeOrNothing()), Members.of(c.afterOrNothing()))
+                                        .stream()
+                                        .allMatch(m -> begins.stream().anyMatch(m::startsWith)));
+    }
+
     /** Undoes what was kept together, while the members that it touched are as it left them. It is a change like any other. */
     @Transactional
     public Undone undo(Host host, long keeping) {

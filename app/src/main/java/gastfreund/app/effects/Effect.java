@@ -50,8 +50,11 @@ public record Effect(
      */
     public record Both(String document, String member, String label, String mine, String theirs) {}
 
-    /** @param keeping what is undone; 0: it cannot be any more */
-    public record Last(String words, long keeping) {}
+    /**
+     * @param keeping what is undone; 0: it cannot be any more
+     * @param undo where that is sent
+     */
+    public record Last(String words, long keeping, String undo) {}
 
     public boolean any() {
         return !changes.isEmpty() || !problems.isEmpty();

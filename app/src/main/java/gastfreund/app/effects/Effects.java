@@ -13,6 +13,7 @@ import gastfreund.app.editing.Sentences;
 import gastfreund.app.editing.Undoing;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.HostService;
+import gastfreund.app.hosts.Right;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.orders.Orders;
@@ -52,6 +53,9 @@ public class Effects {
     private static final int STEP = 7;
 
     private final Editing editing;
+    /** The members that are hours, with the reasons for days that differ. */
+    private static final List<String> OWN_HOURS = List.of("hours", "extra/notes");
+
     private final Undoing undoing;
     private final HouseDocuments documents;
     private final CatalogueService catalogues;
@@ -121,7 +125,7 @@ public class Effects {
         Comparison comparison = drafts.isEmpty() || !problems.isEmpty()
                 ? new Comparison(List.of(), List.of())
                 : compared(tried.right());
-        return effect(changes, problems, both, tried.house(), comparison, last(refs.get(0), f), f);
+        return effect(changes, problems, both, tried.house(), comparison, last(host, refs.get(0), f), f);
     }
 
     private String problem(Fault fault, DocumentRef first, Sentences sentences, Formats f) {
@@ -258,15 +262,23 @@ public class Effects {
         return count == 0 ? 0 : Math.max(3, count * BAR / most);
     }
 
-    private Effect.@Nullable Last last(DocumentRef ref, Formats f) {
+    private Effect.@Nullable Last last(Host host, DocumentRef ref, Formats f) {
         return editing.last(ref)
                 .map(change -> new Effect.Last(
                         f.text(
                                 "effect.last",
                                 who(change),
                                 f.dayAndMonth(f.zone().dateOf(change.at()))),
-                        undoing.canUndo(change) ? change.keeping() : 0))
+                        undoing.canUndo(change) && (host.may(Right.SET_UP) || isOwnHours(host, change.keeping()))
+                                ? change.keeping()
+                                : 0,
+                        host.may(Right.SET_UP) ? "/desk/changes/undo" : "/desk/hours/undo"))
                 .orElse(null);
+    }
+
+    /** Whether what was kept together are hours of a host's own, which they set themselves. */
+    public boolean isOwnHours(Host host, long keeping) {
+        return undoing.isOnly(host, keeping, DocumentRef.staff(host.person()), OWN_HOURS);
     }
 
     /** The name of the host who kept a change; the mail address where they are a host no more. */

@@ -75,6 +75,10 @@ class RolesTest extends DemoHouseTest {
                 s -> jdbc.sql(statement).params(parameters).update());
     }
 
+    private long lastKept() {
+        return jdbc.sql("SELECT max(keeping) FROM changes").query(Long.class).single();
+    }
+
     private static String email(Role role) {
         return role.code() + "@roles.example";
     }
@@ -260,6 +264,18 @@ class RolesTest extends DemoHouseTest {
         assertThat(staff.get("/desk/hours/house/house").statusCode()).isEqualTo(404);
         assertThat(path(staff.post("/desk/hours/staff/okka/keep", Map.of("mon", "9-10"))))
                 .endsWith("?said=kept");
+        long own = lastKept();
+        assertThat(staff.get("/desk/hours/staff/okka").body()).contains("action=\"/desk/hours/undo\"");
+        edits.change("staff", "mira", mira -> mira.put("maxPerDay", 5));
+        HostBrowser owner = signedIn(Role.OWNER);
+        owner.post("/desk/hours/staff/jonte/keep", Map.of("mon", "9-10"));
+        owner.post("/desk/hours/staff/okka/keep", Map.of("tue", "9-10"));
+        for (long others : new long[] {lastKept(), lastKept() - 1, 0}) {
+            assertThat(staff.post("/desk/hours/undo", Map.of("keeping", others)).statusCode())
+                    .isEqualTo(404);
+        }
+        assertThat(path(staff.post("/desk/hours/undo", Map.of("keeping", own)))).endsWith("?said=undone");
+        assertThat(staff.get("/desk/hours/staff/okka").body()).doesNotContain("value=\"9–10\" name=\"mon\"");
         assertThat(staff.post("/desk/hours/staff/mira/keep", Map.of("mon", "9-10"))
                         .statusCode())
                 .isEqualTo(404);

@@ -24,6 +24,10 @@ class ExplainerTest extends Journey {
                 .first()
                 .click(new Locator.ClickOptions().setPosition(8, 8));
         page.waitForLoadState();
+        // The ground begins with Mira's hours: the first start is looked at.
+        assertThat(page).hasURL(Pattern.compile("&at=\\d+$"));
+        assertThat(page.locator("[data-at][aria-current]").first())
+                .hasAttribute("aria-label", Pattern.compile("^0?9:30"));
         assertThat(page.locator("#about")).containsText("A private lesson at the wheel");
         assertThat(page.locator("#about")).containsText("with Mira");
         assertThat(page.locator("#picture .title").first()).hasText("The house is open");
