@@ -2,29 +2,21 @@ package gastfreund.app.checkout;
 
 import gastfreund.app.baskets.BasketLine;
 import gastfreund.app.baskets.BasketService;
-import gastfreund.app.baskets.Bill;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Contact;
 import gastfreund.app.orders.Order;
-import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Links;
 import gastfreund.app.pages.Note;
-import gastfreund.app.pages.Rung;
 import gastfreund.app.paying.OrderPayments;
-import gastfreund.app.payments.Gateway;
 import gastfreund.app.payments.GatewayException;
 import gastfreund.app.strangers.Doorkeeper;
 import gastfreund.app.strangers.Visitor;
 import gastfreund.app.strangers.VisitorMarks;
-import gastfreund.app.visits.Visits;
-import gastfreund.core.offers.Offer;
-import gastfreund.core.orders.Quote;
 import jakarta.validation.Valid;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
@@ -75,6 +67,7 @@ class CheckoutController {
     private final CatalogueService catalogues;
     private final Doorkeeper doorkeeper;
     private final VisitorMarks marks;
+    private final CheckoutPages pages;
     private final Clock clock;
 
     CheckoutController(
@@ -84,6 +77,7 @@ class CheckoutController {
             CatalogueService catalogues,
             Doorkeeper doorkeeper,
             VisitorMarks marks,
+            CheckoutPages pages,
             Clock clock) {
         this.orders = orders;
         this.paying = paying;
@@ -91,6 +85,7 @@ class CheckoutController {
         this.catalogues = catalogues;
         this.doorkeeper = doorkeeper;
         this.marks = marks;
+        this.pages = pages;
         this.clock = clock;
     }
 
@@ -203,109 +198,11 @@ class CheckoutController {
         if (!BasketService.withoutAddress(lines, catalogue).isEmpty()) {
             return "redirect:" + WhereController.address(links);
         }
-        Bill bill = baskets.bill(known(links), lines);
         Formats f = Formats.of(model);
-        List<Gateway> ways = bill.dueNow().isZero() ? List.of() : paying.ways(lines, bill);
-        List<Offer> offers = lines.stream()
-                .map(l -> BasketService.priced(l, catalogue).offer())
-                .toList();
-        boolean asks = !offers.isEmpty() && offers.stream().allMatch(o -> o.confirm() == Offer.Confirm.BY_HAND);
-        model.addAttribute(
-                "page",
-                new CheckoutPage(
-                        sent.notes(),
-                        GuestFields.of(sent.contact(), sent.errors(), sent.form(), f),
-                        terms(lines, offers, now, f),
-                        ways.size() > 1 ? wayField(ways, sent.way(), f) : null,
-                        bill.dueNow().isPositive() && ways.isEmpty(),
-                        sent.seal().isEmpty()
-                                ? doorkeeper.seal(Doorkeeper.Purpose.CHECKOUT, known(links))
-                                : sent.seal(),
-                        doorkeeper.bits(),
-                        bill.mark(),
-                        go(bill, asks, lines.isEmpty(), f),
-                        help(bill, asks, lines, f),
-                        rows(lines, offers, bill, catalogue, f),
-                        bill.goods().stream()
-                                .map(g -> Rung.of(g.title(), f.money(g.price())))
-                                .toList(),
-                        bill.rungs(f),
-                        WhereController.address(links)));
+        String seal = sent.seal().isEmpty() ? doorkeeper.seal(Doorkeeper.Purpose.CHECKOUT, known(links)) : sent.seal();
+        GuestFields fields = GuestFields.of(sent.contact(), sent.errors(), sent.form(), f);
+        model.addAttribute("page", pages.page(links, lines, fields, sent.way(), seal, sent.notes(), f));
         return "checkout/checkout";
-    }
-
-    private static List<CheckoutPage.Term> terms(List<BasketLine> lines, List<Offer> offers, Instant now, Formats f) {
-        List<CheckoutPage.Term> terms = new ArrayList<>();
-        for (int i = 0; i < lines.size(); i++) {
-            String words = offers.get(i)
-                    .terms()
-                    .freeUntil(lines.get(i).time().startInstant())
-                    .filter(now::isBefore)
-                    .map(until -> f.text("checkout.freeUntil", f.moment(until)))
-                    .orElseGet(() -> f.text("checkout.notFree"));
-            terms.add(new CheckoutPage.Term(offers.get(i).title(), words));
-        }
-        return terms;
-    }
-
-    /** @param chosen null: the first is proposed */
-    private static Field wayField(List<Gateway> ways, @Nullable String chosen, Formats f) {
-        List<Field.Option> options = ways.stream()
-                .map(way -> new Field.Option(
-                        way.name(),
-                        capital(f.text("gateway." + way.name()), f),
-                        way.authorises()
-                                ? ""
-                                : f.text("checkout.transferHelp", way.account().key("days"))))
-                .toList();
-        return Field.choice("way", f.text("checkout.way"), options)
-                .value(chosen == null ? ways.get(0).name() : chosen);
-    }
-
-    private static String capital(String words, Formats f) {
-        return words.substring(0, 1).toUpperCase(f.locale()) + words.substring(1);
-    }
-
-    private static String go(Bill bill, boolean asks, boolean onlyGoods, Formats f) {
-        if (bill.dueNow().isPositive()) {
-            String pays = asks ? "checkout.askAndPay" : onlyGoods ? "checkout.buyAndPay" : "checkout.bookAndPay";
-            return f.text(pays, f.money(bill.dueNow()));
-        }
-        return f.text(asks ? "checkout.ask" : onlyGoods ? "checkout.buy" : "checkout.book");
-    }
-
-    private List<String> help(Bill bill, boolean asks, List<BasketLine> lines, Formats f) {
-        List<String> help = new ArrayList<>();
-        if (lines.stream().anyMatch(l -> Visits.isUnmeasured(l.visit(), catalogues.catalogue()))) {
-            help.add(f.text("checkout.unmeasured"));
-        }
-        if (catalogues.catalogue().checkout().confirmByMail() && bill.due().isZero()) {
-            help.add(f.text("checkout.provesHelp"));
-        }
-        if (bill.dueNow().isPositive()) {
-            help.add(f.text(asks ? "checkout.askHelp" : "checkout.payHelp"));
-        }
-        return help;
-    }
-
-    private static List<CheckoutPage.Row> rows(
-            List<BasketLine> lines, List<Offer> offers, Bill bill, Catalogue catalogue, Formats f) {
-        List<CheckoutPage.Row> rows = new ArrayList<>();
-        for (int i = 0; i < lines.size(); i++) {
-            BasketLine line = lines.get(i);
-            Quote.QuotedLine quoted = bill.quote().lines().get(i);
-            rows.add(new CheckoutPage.Row(
-                    offers.get(i).title(),
-                    f.dayAndTimes(line.time()),
-                    f.text("offer.people", line.party()),
-                    line.visit() == null || !Visits.isVisit(line.place(), catalogue)
-                            ? ""
-                            : Visits.words(line.visit(), catalogue, f),
-                    line.expires(),
-                    f.money(quoted.total()),
-                    quoted.covered().isPositive()));
-        }
-        return rows;
     }
 
     private static String known(Links links) {

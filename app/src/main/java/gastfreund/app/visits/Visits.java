@@ -120,12 +120,19 @@ public class Visits {
         if (!reach.isMeasured() || from == null) {
             return visit.address();
         }
-        String away = visit.metres() == null
-                ? f.text("place.unmeasured")
-                : f.text(
-                        "place.away",
-                        visit.metres() / METRES,
-                        catalogue.house().place(from).name());
-        return visit.address() + "\n" + away;
+        return visit.address() + "\n"
+                + (visit.metres() == null
+                        ? f.text("place.unmeasured")
+                        : f.text(
+                                "place.away",
+                                visit.metres() / METRES,
+                                catalogue.house().place(from).name()));
+    }
+
+    /** What the way to a visit costs as it is sold now. */
+    public static Money price(Visit visit, Catalogue catalogue) {
+        return visit.metres() == null
+                ? Money.ZERO
+                : catalogue.placeNotes(visit.place()).reach().price(visit.metres());
     }
 }

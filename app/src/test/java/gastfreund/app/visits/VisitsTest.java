@@ -72,7 +72,8 @@ class VisitsTest extends OrdersTest {
         assertThat(page).contains("Tide Lane 3\nQuillmere", "2.2 km from Mill Yard", "190.00\u00a0€");
         assertThat(path(come(near, "Saltmarsh Road 10, Ebbing"))).isEqualTo(near + "/checkout");
         // 9.2 km: ten are begun, five cost.
-        assertThat(get(near + "/checkout").body()).contains("9.2 km from Mill Yard", "196.00\u00a0€");
+        assertThat(get(near + "/checkout").body())
+                .contains("9.2 km from Mill Yard", "The way costs 6.00\u00a0€.", "196.00\u00a0€");
         Order order = placed(near);
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
         assertThat(line(order).total()).isEqualTo(Money.ofMinor(PRICE + 600));
