@@ -33,6 +33,11 @@ abstract class Accessibility extends DemoHouseTest {
                 "60",
                 2,
                 opening("private-lesson", "60", 2, 20).time().start());
+        String visited = keep(
+                "clay-visit",
+                "120",
+                4,
+                opening("clay-visit", "120", 4, 20).time().start());
         try (BrowserContext context = Browsers.chromium()
                 .newContext(new Browser.NewContextOptions()
                         .setViewportSize(width, 800)
@@ -53,6 +58,12 @@ abstract class Accessibility extends DemoHouseTest {
                 page.locator("details").all().forEach(d -> d.evaluate("d => d.open = true"));
                 assertThat(faults(page)).as(path).isEmpty();
             }
+            page.navigate(address(visited + "/where"));
+            page.getByLabel("Your address").fill("Church Lane 2");
+            page.locator("main form button").click();
+            page.getByText("Which of these is it?").waitFor();
+            assertThat(faults(page)).as("where").isEmpty();
+            page.navigate(address("/desk/sign-in"));
             page.getByLabel("Mail address").fill("okka@quillmere.example");
             page.getByLabel("Password").fill("clay and water");
             page.locator("main form button").click();

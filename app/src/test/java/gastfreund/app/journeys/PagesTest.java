@@ -73,6 +73,14 @@ class PagesTest extends DemoHouseTest {
         paths.put("text", "/texts/rules");
         paths.put("basket", basket);
         paths.put("checkout", basket + "/checkout");
+        paths.put(
+                "where",
+                keep(
+                                "clay-visit",
+                                "120",
+                                4,
+                                opening("clay-visit", "120", 4, 33).time().start())
+                        + "/where");
         paths.put("booking", booking);
         paths.put("details", booking + "/details");
         paths.put("cancel", booking + "/lines/" + line + "/cancel");
@@ -99,6 +107,7 @@ class PagesTest extends DemoHouseTest {
         desk.put("household", "/desk/house");
         desk.put("person", "/desk/house/staff/jonte");
         desk.put("place", "/desk/house/places/online");
+        desk.put("visits", "/desk/house/places/at-yours");
         desk.put("hosts", "/desk/hosts");
         desk.put("changes", "/desk/changes");
         desk.put("explainer", "/desk/explain?offer=private-lesson&party=2&staff=mira");
