@@ -30,7 +30,7 @@ class HouseFileTest {
     @Test
     void theDemoHouseIsRight() throws IOException {
         HouseFile file = HouseFile.read(HouseFile.parse(Files.readString(Path.of("../demo/quillmere.house.json"))));
-        assertThat(file.house().offers()).hasSize(6);
+        assertThat(file.house().offers()).hasSize(7);
         assertThat(file.bookings()).hasSizeGreaterThan(50);
     }
 
