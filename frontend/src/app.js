@@ -7,6 +7,7 @@ import { desk } from './components/desk.js';
 import { draft } from './components/draft.js';
 import { explainer } from './components/explainer.js';
 import { hours } from './components/hours.js';
+import { ordered } from './components/ordered.js';
 import { panel } from './components/panel.js';
 
 document.addEventListener('alpine:init', () => {
@@ -14,7 +15,7 @@ document.addEventListener('alpine:init', () => {
 
   // Its attributes are data of our own, so that a page is plain HTML.
   Alpine.prefix('data-x-');
-  for (const [name, component] of Object.entries({ calendarFile, checkout, countdown, desk, draft, explainer, hours, once, panel })) {
+  for (const [name, component] of Object.entries({ calendarFile, checkout, countdown, desk, draft, explainer, hours, once, ordered, panel })) {
     Alpine.data(name, component);
   }
 });

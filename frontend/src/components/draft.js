@@ -1,5 +1,5 @@
 // A page whose form is a draft: it is kept as it is typed, and what it does is asked a moment after the last change. What is
-// answered late is dropped; what is being typed in is left alone.
+// answered late is dropped; what is being typed in is left alone. The knots of a ladder are moved by the pointer or by arrows.
 export const draft = () => ({
   asked: 0,
   timer: null,
@@ -7,6 +7,17 @@ export const draft = () => ({
   area: {
     'data-x-on:input'(event) {
       if (event.target.form?.id === 'one') this.ask();
+    },
+    'data-x-on:pointerdown'(event) {
+      this.grab(event);
+    },
+    'data-x-on:keydown'(event) {
+      const knot = event.target.closest?.('[data-knot]');
+      const by = { ArrowLeft: 1, ArrowUp: 1, ArrowRight: -1, ArrowDown: -1 }[event.key];
+      if (!knot || !by) return;
+      event.preventDefault();
+      event.stopPropagation();
+      this.turn(knot, by);
     },
   },
 
@@ -19,7 +30,7 @@ export const draft = () => ({
     const mine = (this.asked += 1);
     const form = this.$root.querySelector('#one');
     const body = new URLSearchParams(new FormData(form));
-    body.set('fragment', 'household');
+    body.set('fragment', this.$root.dataset.fragment);
     try {
       const answer = await fetch(form.action, { method: 'POST', body });
       if (!answer.ok) throw new Error(answer.statusText);
@@ -32,12 +43,16 @@ export const draft = () => ({
 
   take(html) {
     const focused = document.activeElement;
-    const typing = focused?.matches('input:not([type=checkbox], [type=radio]), textarea, select');
+    const typing = focused?.matches('input:not([type=checkbox], [type=radio]), textarea');
+    let before = null;
     for (const part of html.querySelectorAll('[data-part], [data-field]')) {
       const old = this.$root.querySelector(`#${CSS.escape(part.id)}`);
-      if (!old) this.$root.querySelector('#one').append(document.importNode(part, true));
+      const fresh = old ? null : document.importNode(part, true);
+      if (fresh && before?.isConnected) before.after(fresh);
+      else if (fresh) this.$root.querySelector('#one').append(fresh);
       else if (typing && old.contains(focused)) this.tell(old, part);
       else this.replace(old, part);
+      before = this.$root.querySelector(`#${CSS.escape(part.id)}`);
     }
     for (const old of this.$root.querySelectorAll('[data-field]')) {
       if (!html.querySelector(`#${CSS.escape(old.id)}`)) old.remove();
@@ -48,12 +63,16 @@ export const draft = () => ({
   // What was unfolded stays so.
   replace(old, part) {
     const fresh = document.importNode(part, true);
+    const stays = old.querySelector('[data-stays]');
+    if (stays && stays.contains(document.activeElement)) return;
     if (old.querySelector('details[open]')) fresh.querySelector('details')?.setAttribute('open', '');
     old.replaceWith(fresh);
   },
 
   // What is wrong is told where somebody types, who goes on undisturbed.
   tell(old, part) {
+    const found = part.querySelector('[data-found]');
+    if (found) old.querySelector('[data-found]')?.replaceWith(document.importNode(found, true));
     for (const control of old.querySelectorAll('input, textarea, select')) {
       const id = CSS.escape(`${control.id}-error`);
       old.querySelector(`#${id}`)?.remove();
@@ -66,5 +85,37 @@ export const draft = () => ({
         else control.removeAttribute(name);
       }
     }
+  },
+
+  // How long before: each step of a knot goes to the next of these, in hours.
+  stops: [0, 1, 2, 3, 6, 12, 24, 36, 48, 72, 96, 120, 168, 240, 336, 504, 720],
+
+  turn(knot, by) {
+    const field = document.getElementById(knot.dataset.knot);
+    if (!field) return;
+    const now = Number(knot.dataset.hours);
+    const next = by > 0 ? this.stops.find((h) => h > now) : this.stops.findLast((h) => h < now);
+    if (next === undefined) return;
+    knot.dataset.hours = next;
+    field.value = `${next} h`;
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+  },
+
+  grab(event) {
+    const knot = event.target.closest('[data-knot]');
+    if (!knot) return;
+    event.preventDefault();
+    knot.focus();
+    let from = event.clientX;
+    const move = (to) => {
+      const steps = Math.trunc((from - to.clientX) / 24);
+      if (steps === 0) return;
+      from = to.clientX;
+      this.turn(knot, Math.sign(steps));
+    };
+    const done = () => window.removeEventListener('pointermove', move);
+    window.addEventListener('pointermove', move);
+    window.addEventListener('pointerup', done, { once: true });
+    window.addEventListener('pointercancel', done, { once: true });
   },
 });

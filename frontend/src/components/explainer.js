@@ -2,11 +2,17 @@
 export const explainer = () => ({
   timer: null,
   asked: 0,
+  x: -1,
+  y: -1,
 
   area: {
     'data-x-on:pointermove'(event) {
+      // What moves under a pointer that rests does not ask for anything.
+      const rests = event.clientX === this.x && event.clientY === this.y;
+      this.x = event.clientX;
+      this.y = event.clientY;
       const link = event.target.closest('[data-at]');
-      if (link && event.pointerType === 'mouse') this.look(link, 120);
+      if (link && !rests && event.pointerType === 'mouse') this.look(link, 120);
     },
     'data-x-on:click'(event) {
       const link = event.target.closest('[data-at]');

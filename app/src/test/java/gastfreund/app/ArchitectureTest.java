@@ -69,6 +69,7 @@ class ArchitectureTest {
             "effects",
             "hours",
             "household",
+            "offerdesk",
             "explainer",
             "access");
 

@@ -1,6 +1,7 @@
 package gastfreund.app.baskets;
 
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.catalogue.Shelf;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.pages.Address;
@@ -62,8 +63,11 @@ class BasketController {
             @RequestParam(defaultValue = "") String proof,
             @ModelAttribute(name = "links", binding = false) Links links,
             Visitor visitor) {
-        Offer offer =
-                catalogues.catalogue().offer(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        Offer offer = catalogues
+                .catalogue()
+                .offer(id)
+                .filter(o -> catalogues.catalogue().shelfOf(o.id()).listing() != Shelf.Listing.OFF)
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         Choice choice = Choice.of(catalogues.catalogue().house(), offer, asked);
         KeepRequest request = new KeepRequest(choice, start, price, marks.of(visitor), seal, proof);
         Kept kept = holds.keep(links.basket(), request);

@@ -8,6 +8,7 @@ import gastfreund.core.offers.StaffId;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.core.time.HouseZone;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,9 +18,11 @@ import java.util.Optional;
  *
  * @param story of the house
  * @param stories of offers
+ * @param shelves where offers stand in the shop
  * @param placeNotes how to find a place
  * @param portraits of people
  * @param dayNotes why the house is closed on some days
+ * @param order in which offers are shown; those that it does not name come after
  * @param questions that offers ask at checkout
  * @param checkout what the house wants there
  * @param keeping how long guests' data are kept
@@ -31,9 +34,11 @@ public record Catalogue(
         House house,
         Story story,
         Map<OfferId, Story> stories,
+        Map<OfferId, Shelf> shelves,
         Map<PlaceId, PlaceNotes> placeNotes,
         Map<StaffId, Portrait> portraits,
         List<DayNote> dayNotes,
+        List<OfferId> order,
         Map<OfferId, List<Question>> questions,
         CheckoutRules checkout,
         KeepRules keeping,
@@ -87,6 +92,28 @@ public record Catalogue(
                 .map(DayNote::words)
                 .findFirst()
                 .orElse("");
+    }
+
+    public Shelf shelfOf(OfferId offer) {
+        return shelves.getOrDefault(offer, Shelf.usual());
+    }
+
+    /** Whether guests can book an offer: it is neither retired nor off. */
+    public boolean isOpen(OfferId offer) {
+        return !house.retired().offers().contains(offer) && shelfOf(offer).listing() != Shelf.Listing.OFF;
+    }
+
+    /** The offers that everybody sees, in the house's order. */
+    public List<Offer> listed() {
+        return house.onSale().stream()
+                .filter(o -> shelfOf(o.id()).listing() == Shelf.Listing.LISTED)
+                .sorted(Comparator.comparingInt(o -> place(o.id())))
+                .toList();
+    }
+
+    private int place(OfferId offer) {
+        int at = order.indexOf(offer);
+        return at < 0 ? Integer.MAX_VALUE : at;
     }
 
     public Story storyOf(Offer offer) {

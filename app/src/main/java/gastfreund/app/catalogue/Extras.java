@@ -18,9 +18,11 @@ import java.util.Set;
 record Extras(
         Story story,
         Map<OfferId, Story> stories,
+        Map<OfferId, Shelf> shelves,
         Map<PlaceId, PlaceNotes> placeNotes,
         Map<StaffId, Portrait> portraits,
         List<DayNote> dayNotes,
+        List<OfferId> order,
         Map<OfferId, List<Question>> questions,
         CheckoutRules checkout,
         KeepRules keeping,
@@ -30,12 +32,14 @@ record Extras(
     static Extras of(Node file) {
         Set<OfferId> offers = new HashSet<>();
         Map<OfferId, Story> stories = new HashMap<>();
+        Map<OfferId, Shelf> shelves = new HashMap<>();
         Map<OfferId, List<Question>> questions = new HashMap<>();
         for (Node offer : file.elements("offers")) {
             OfferId id = new OfferId(offer.required("id").text());
             offers.add(id);
             offer.member("extra").ifPresent(extra -> {
                 stories.put(id, Story.of(extra));
+                shelves.put(id, Shelf.of(extra));
                 questions.put(id, Question.of(extra));
             });
         }
@@ -60,13 +64,18 @@ record Extras(
         }
         Node house = file.required("house").at("extra");
         house.truth("ownHours");
+        List<OfferId> order = house.elements("offers").stream()
+                .map(o -> new OfferId(o.text()))
+                .toList();
         List<DayNote> closures = DayNote.of(house);
         return new Extras(
                 Story.of(house),
                 Map.copyOf(stories),
+                Map.copyOf(shelves),
                 Map.copyOf(notes),
                 Map.copyOf(portraits),
                 closures,
+                order,
                 Map.copyOf(questions),
                 CheckoutRules.of(house),
                 KeepRules.of(house),

@@ -31,7 +31,7 @@ public record Draft(
         return !isNew() && typed.isEmpty() && Members.of(base).equals(Members.of(json));
     }
 
-    Document document() {
+    public Document document() {
         return new Document(ref, version, json);
     }
 }

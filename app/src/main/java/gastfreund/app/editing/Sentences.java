@@ -1,6 +1,7 @@
 package gastfreund.app.editing;
 
 import gastfreund.app.languages.Formats;
+import gastfreund.app.languages.Spans;
 import gastfreund.app.typed.Written;
 import gastfreund.core.hours.Window;
 import gastfreund.core.money.Money;
@@ -23,12 +24,17 @@ public final class Sentences {
 
     private static final String WEEKLY = "hours/weekly/";
     private static final String EXCEPTIONS = "hours/exceptions/";
+    private static final String HOURS = "hours/";
     private static final String PICTURE = "/picture";
     private static final String PRICES = "staff/prices/";
     private static final int MOST_TEXT = 60;
 
     /** The last names of members that are amounts of money. */
     private static final Set<String> AMOUNTS = Set.of("price", "amount", "minSubtotal", "perKm");
+
+    /** The last names of members that are minutes, or hours before something starts. */
+    private static final Set<String> SPANS =
+            Set.of("minutes", "prep", "reset", "notice", "minutesPerDay", "every", "offset", "hoursBefore");
 
     private final Formats f;
     private final Figures figures;
@@ -75,6 +81,9 @@ public final class Sentences {
         if (member.endsWith(PICTURE)) {
             return f.text("change.set", label(member), f.text(after == null ? "change.nothing" : "change.another"));
         }
+        if (!member.startsWith(HOURS) && (isStructured(before) || isStructured(after))) {
+            return f.text("change.otherwise", label(member));
+        }
         if (member.startsWith(EXCEPTIONS) && before == null) {
             return f.text("change.set", label(member), value(member, after));
         }
@@ -82,6 +91,14 @@ public final class Sentences {
             return f.text("change.asUsual", label(member));
         }
         return f.text("change.to", label(member), value(member, before), value(member, after));
+    }
+
+    /** Whether a member is more than a value and a list of values: what it is stands in its editor. */
+    private static boolean isStructured(@Nullable JsonNode member) {
+        return member != null
+                && member.isArray()
+                && !member.isEmpty()
+                && member.get(0).isObject();
     }
 
     /** What a member is called. */
@@ -134,6 +151,18 @@ public final class Sentences {
             return f.text("change.nothing");
         }
         String last = member.substring(member.lastIndexOf('/') + 1);
+        if (SPANS.contains(last) && value.isIntegralNumber()) {
+            return Spans.said(value.longValue() * (last.equals("hoursBefore") ? 60 : 1), f);
+        }
+        if (last.endsWith("Percent")) {
+            return Sort.PERCENT.said(value, f);
+        }
+        if (value.isString()) {
+            Optional<String> word = f.words().find("word." + last + "." + value.stringValue());
+            if (word.isPresent()) {
+                return word.get();
+            }
+        }
         boolean money = AMOUNTS.contains(last) || member.startsWith(PRICES);
         if (money && value.isIntegralNumber()) {
             return f.money(Money.ofMinor(value.longValue()));

@@ -6,6 +6,7 @@ import gastfreund.app.catalogue.DocumentRef.Kind;
 import gastfreund.app.catalogue.HouseDocuments;
 import gastfreund.app.editing.Editing;
 import gastfreund.app.editing.Keeping;
+import gastfreund.app.editing.NewIds;
 import gastfreund.app.editing.Undoing;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
@@ -14,12 +15,9 @@ import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Partial;
 import gastfreund.app.typed.Written;
-import java.text.Normalizer;
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -38,23 +36,26 @@ import tools.jackson.databind.node.ObjectNode;
 @RequestMapping("/desk/house")
 class HouseholdController {
 
-    private static final int MOST_ID = 40;
-    private static final Pattern MARKS = Pattern.compile("\\p{M}");
-    private static final Pattern OTHERS = Pattern.compile("[^a-z0-9]");
-
     private final HouseholdPages pages;
     private final HouseDocuments documents;
     private final Editing editing;
     private final Undoing undoing;
     private final Serves serves;
+    private final NewIds ids;
 
     HouseholdController(
-            HouseholdPages pages, HouseDocuments documents, Editing editing, Undoing undoing, Serves serves) {
+            HouseholdPages pages,
+            HouseDocuments documents,
+            Editing editing,
+            Undoing undoing,
+            Serves serves,
+            NewIds ids) {
         this.pages = pages;
         this.documents = documents;
         this.editing = editing;
         this.undoing = undoing;
         this.serves = serves;
+        this.ids = ids;
     }
 
     @Needs(Right.SET_UP)
@@ -114,7 +115,7 @@ class HouseholdController {
         if (called.isEmpty()) {
             return "redirect:/desk/house?said=no-name";
         }
-        DocumentRef ref = free(host, of, called);
+        DocumentRef ref = ids.free(host, of, called);
         ObjectNode json =
                 JsonNodeFactory.instance.objectNode().put("id", ref.id()).put("name", called);
         if (of == Kind.RESOURCES) {
@@ -130,26 +131,6 @@ class HouseholdController {
         return Kind.ofCode(code)
                 .filter(HouseholdPages.KINDS::contains)
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-    }
-
-    /** An id that nobody has or had: ids never die. */
-    private DocumentRef free(Host host, Kind kind, String name) {
-        String apart = Normalizer.normalize(name.toLowerCase(Locale.ROOT).replace("ß", "ss"), Normalizer.Form.NFD);
-        String plain = String.join(
-                "-",
-                OTHERS.splitAsStream(MARKS.matcher(apart).replaceAll(""))
-                        .filter(part -> !part.isEmpty())
-                        .toList());
-        String begin = plain.isEmpty() ? "new" : plain.substring(0, Math.min(plain.length(), MOST_ID));
-        String id = begin;
-        for (int i = 2; isTaken(host, new DocumentRef(kind, id)); i++) {
-            id = begin + "-" + i;
-        }
-        return new DocumentRef(kind, id);
-    }
-
-    private boolean isTaken(Host host, DocumentRef ref) {
-        return editing.seen(host, ref).isPresent() || editing.last(ref).isPresent();
     }
 
     private Document seen(Host host, String kind, String id) {

@@ -1,6 +1,5 @@
 package gastfreund.app.household;
 
-import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Document;
 import gastfreund.app.catalogue.DocumentRef;
 import gastfreund.app.catalogue.DocumentRef.Kind;
@@ -8,7 +7,6 @@ import gastfreund.app.catalogue.Fault;
 import gastfreund.app.catalogue.HouseDocuments;
 import gastfreund.app.editing.Draft;
 import gastfreund.app.editing.Editing;
-import gastfreund.app.effects.Ahead;
 import gastfreund.app.effects.Effect;
 import gastfreund.app.effects.Effects;
 import gastfreund.app.effects.FaultWords;
@@ -17,8 +15,6 @@ import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pictures.PictureField;
-import gastfreund.core.bookings.Booked;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -39,25 +35,14 @@ class HouseholdPages {
     private final Editing editing;
     private final Effects effects;
     private final Serves serves;
-    private final Ahead ahead;
-    private final CatalogueService catalogues;
-    private final Clock clock;
+    private final Retiring retiring;
 
-    HouseholdPages(
-            HouseDocuments documents,
-            Editing editing,
-            Effects effects,
-            Serves serves,
-            Ahead ahead,
-            CatalogueService catalogues,
-            Clock clock) {
+    HouseholdPages(HouseDocuments documents, Editing editing, Effects effects, Serves serves, Retiring retiring) {
         this.documents = documents;
         this.editing = editing;
         this.effects = effects;
         this.serves = serves;
-        this.ahead = ahead;
-        this.catalogues = catalogues;
-        this.clock = clock;
+        this.retiring = retiring;
     }
 
     Form form(Kind kind) {
@@ -116,7 +101,7 @@ class HouseholdPages {
                         .map(r -> r.serves().name().substring("serves-".length()))
                         .toList(),
                 fresh ? "" : "/desk/hours/" + ref.kind().code() + "/" + ref.id(),
-                fresh ? null : ending(seen, f),
+                fresh ? null : retiring.of(seen, f),
                 effect);
     }
 
@@ -132,88 +117,6 @@ class HouseholdPages {
             }
         });
         return wrong;
-    }
-
-    /** What ending it means, said before it is done. */
-    private HouseholdPage.Ending ending(Document seen, Formats f) {
-        DocumentRef ref = seen.ref();
-        boolean deletable = !documents.isBooked(ref) && !isNamed(ref);
-        List<String> warnings = new ArrayList<>();
-        if (!seen.isRetired()) {
-            int ahead = ahead(ref);
-            if (ahead > 0) {
-                warnings.add(f.text("household.ahead", ahead, seen.name()));
-            }
-            for (Document offer : documents.all(Kind.OFFERS)) {
-                if (!offer.isRetired() && isLast(offer.json(), ref)) {
-                    warnings.add(f.text("household.last", seen.name(), offer.name()));
-                }
-            }
-        }
-        String words =
-                seen.isRetired() ? "household.retired" : deletable ? "household.canDelete" : "household.canRetire";
-        return new HouseholdPage.Ending(seen.isRetired(), deletable, f.text(words, seen.name()), List.copyOf(warnings));
-    }
-
-    /** Whether an offer or a code names it. */
-    private boolean isNamed(DocumentRef ref) {
-        return !documents.tryWithout(ref, List.of()).isRight();
-    }
-
-    /** How many bookings of the next 400 days are with a person, at a place or with a thing. */
-    private int ahead(DocumentRef ref) {
-        Booked all = ahead.of(catalogues.catalogue().house(), clock.instant());
-        long now = clock.instant().getEpochSecond() / 60;
-        return (int) all.bookings().stream()
-                .filter(b -> b.start() >= now)
-                .filter(b -> switch (ref.kind()) {
-                    case STAFF -> b.staff().stream().anyMatch(s -> s.value().equals(ref.id()));
-                    case PLACES -> b.place() != null && b.place().value().equals(ref.id());
-                    default -> uses(b.offer().value(), ref.id());
-                })
-                .count();
-    }
-
-    private boolean uses(String offer, String thing) {
-        return documents
-                .find(DocumentRef.offer(offer))
-                .map(o -> {
-                    for (JsonNode use : o.json().path("uses")) {
-                        if (use.path("resource").stringValue("").equals(thing)) {
-                            return true;
-                        }
-                    }
-                    return false;
-                })
-                .orElse(false);
-    }
-
-    /** Whether an offer could not take place without it: nobody else serves, there is no other place, or it needs the thing. */
-    private boolean isLast(JsonNode offer, DocumentRef ref) {
-        return switch (ref.kind()) {
-            case STAFF -> needsAlone(offer.path("staff").path("of"), ref)
-                    || offer.path("staff").path("pick").stringValue("").equals("all") && Serves.serves(offer, ref.id());
-            case PLACES -> needsAlone(offer.path("places"), ref);
-            default -> uses(offer.path("id").stringValue(""), ref.id());
-        };
-    }
-
-    private boolean needsAlone(JsonNode list, DocumentRef ref) {
-        boolean named = false;
-        int others = 0;
-        for (JsonNode one : list) {
-            String id = one.stringValue("");
-            boolean lives = documents
-                    .find(new DocumentRef(ref.kind(), id))
-                    .map(d -> !d.isRetired())
-                    .orElse(false);
-            if (id.equals(ref.id())) {
-                named = true;
-            } else if (lives) {
-                others++;
-            }
-        }
-        return named && others == 0;
     }
 
     HouseholdPage.Index index(Host host, List<Note> notes, Formats f) {

@@ -55,14 +55,20 @@ public record Choice(
 
     /** What an address says, unchecked; each may be null. */
     public record Asked(
-            Integer party,
-            String length,
-            Integer units,
-            List<String> add,
-            String staff,
-            String place,
-            String day,
-            String from) {}
+            @Nullable Integer party,
+            @Nullable String length,
+            @Nullable Integer units,
+            @Nullable List<String> add,
+            @Nullable String staff,
+            @Nullable String place,
+            @Nullable String day,
+            @Nullable String from) {
+
+        /** Nothing: every default stands. */
+        public static Asked nothing() {
+            return new Asked(null, null, null, null, null, null, null, null);
+        }
+    }
 
     /** @param house what is retired there cannot be chosen */
     public static Choice of(House house, Offer offer, Asked asked) {
@@ -75,7 +81,7 @@ public record Choice(
                 Math.max(offer.party().min(), Math.min(offer.party().max(), party)),
                 length,
                 unitsOf(length, asked.units() == null ? 1 : asked.units()),
-                Quantities.asked(offer, asked.add()),
+                Quantities.asked(offer, asked.add() == null ? List.of() : asked.add()),
                 id(asked.staff())
                         .map(StaffId::new)
                         .filter(offer.serving().of()::contains)

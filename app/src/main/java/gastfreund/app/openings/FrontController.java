@@ -83,7 +83,7 @@ class FrontController {
             Model model) {
         Catalogue catalogue = catalogues.catalogue();
         Offer offer = catalogue.offer(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-        if (catalogue.house().retired().offers().contains(offer.id())) {
+        if (!catalogue.isOpen(offer.id())) {
             throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         }
         Choice choice = Choice.of(catalogue.house(), offer, asked);

@@ -33,7 +33,7 @@ public record HousePage(String name, Story story, List<Card> cards) {
     static HousePage of(
             Catalogue catalogue, Function<Offer, Optional<Long>> next, Instant now, Links links, Formats f) {
         List<Card> cards = new ArrayList<>();
-        for (Offer offer : catalogue.house().onSale()) {
+        for (Offer offer : catalogue.listed()) {
             Optional<Long> start = next.apply(offer);
             cards.add(new Card(
                     links.offer(offer.id()),

@@ -46,15 +46,20 @@ public class PanelService {
 
     /** @param basket null where there is none */
     public Panel panel(Choice choice, @Nullable String basket) {
+        return panel(catalogues.catalogue().house(), choice, basket);
+    }
+
+    /** The panel in a form of the house. */
+    public Panel panel(House house, Choice choice, @Nullable String basket) {
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         LocalDate today = catalogue.zone().dateOf(now);
-        Shown shown = shown(choice, today, now, catalogue.zone());
+        Shown shown = shown(house, choice, today, now);
         LocalDate first = shown.first();
-        Ribbon ribbon = Ribbon.of(shown.explanation(), first, choice.day(), catalogue.house());
+        Ribbon ribbon = Ribbon.of(shown.explanation(), first, choice.day(), house);
         boolean past = !first.isAfter(today);
         return new Panel(
-                chips(choice, basket),
+                chips(house, choice, basket),
                 ribbon,
                 dayLinks(choice, ribbon, basket),
                 parts(ribbon.selected(), catalogue.zone()),
@@ -68,7 +73,10 @@ public class PanelService {
 
     /** What can be chosen before the time. */
     public Panel.Chips chips(Choice choice, @Nullable String basket) {
-        House house = catalogues.catalogue().house();
+        return chips(catalogues.catalogue().house(), choice, basket);
+    }
+
+    private Panel.Chips chips(House house, Choice choice, @Nullable String basket) {
         Offer offer = choice.offer();
         return new Panel.Chips(
                 choice,
@@ -91,30 +99,28 @@ public class PanelService {
     private record Shown(LocalDate first, Answer explanation) {}
 
     /** The dates that were asked for, or those from the week of the first opening on; this week is looked at first. */
-    private Shown shown(Choice choice, LocalDate today, Instant now, HouseZone zone) {
+    private Shown shown(House house, Choice choice, LocalDate today, Instant now) {
         if (choice.from() != null && inReach(choice.from(), today)) {
-            return new Shown(choice.from(), explained(choice, choice.from(), now));
+            return new Shown(choice.from(), explained(house, choice, choice.from(), now));
         }
         LocalDate wanted = choice.day() != null && inReach(choice.day(), today) ? choice.day() : null;
         LocalDate thisWeek = monday(today);
-        Answer near = explained(choice, thisWeek, now);
+        Answer near = explained(house, choice, thisWeek, now);
         LocalDate later = thisWeek.plusDays(Ribbon.DAYS);
         LocalDate opens = near.entries().stream()
                 .filter(Answer.Entry::isOpen)
                 .findFirst()
-                .or(() -> openings.next(choice.within(catalogues.catalogue().house()), choice.query(later, later, now)))
-                .map(e -> zone.dateOf(e.time().start()))
+                .or(() -> openings.next(choice.within(house), choice.query(later, later, now)))
+                .map(e -> house.zone().dateOf(e.time().start()))
                 .orElse(today);
         LocalDate first = monday(opens);
         boolean shows = wanted == null || !wanted.isBefore(first) && wanted.isBefore(first.plusDays(Ribbon.DAYS));
         LocalDate shown = wanted == null || shows ? first : monday(wanted);
-        return new Shown(shown, shown.equals(thisWeek) ? near : explained(choice, shown, now));
+        return new Shown(shown, shown.equals(thisWeek) ? near : explained(house, choice, shown, now));
     }
 
-    private Answer explained(Choice choice, LocalDate first, Instant now) {
-        return openings.explain(
-                choice.within(catalogues.catalogue().house()),
-                choice.query(first, first.plusDays(Ribbon.DAYS - 1L), now));
+    private Answer explained(House house, Choice choice, LocalDate first, Instant now) {
+        return openings.explain(choice.within(house), choice.query(first, first.plusDays(Ribbon.DAYS - 1L), now));
     }
 
     /** Keeps dates that somebody wrote into an address within what makes sense to compute. */

@@ -28,6 +28,11 @@ public record Bounds(
         return new Bounds(Minutes.ZERO, OptionalInt.empty(), null, null, OptionalInt.empty(), OptionalInt.empty());
     }
 
+    /** The same bounds with another notice. */
+    public Bounds with(Minutes otherNotice) {
+        return new Bounds(otherNotice, horizonDays, seasonFrom, seasonTo, perDay, minutesPerDay);
+    }
+
     /** Whether the season has the date. */
     public boolean inSeason(LocalDate date) {
         return (seasonFrom == null || !date.isBefore(seasonFrom)) && (seasonTo == null || !date.isAfter(seasonTo));

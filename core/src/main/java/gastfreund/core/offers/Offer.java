@@ -117,6 +117,33 @@ public record Offer(
                 taxRate);
     }
 
+    /** The same offer with other time around it, and other bounds. */
+    public Offer with(Minutes otherPrep, Minutes otherReset, Bounds otherBounds) {
+        return new Offer(
+                id,
+                title,
+                lengths,
+                basis,
+                starts,
+                timetable,
+                otherPrep,
+                otherReset,
+                sharing,
+                party,
+                serving,
+                uses,
+                places,
+                hours,
+                otherBounds,
+                confirm,
+                contested,
+                addOns,
+                priceRules,
+                payment,
+                terms,
+                taxRate);
+    }
+
     /** The same offer, booked by the host's yes alone. */
     public Offer byHand() {
         return new Offer(

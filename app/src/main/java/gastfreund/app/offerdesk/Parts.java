@@ -1,0 +1,282 @@
+package gastfreund.app.offerdesk;
+
+import gastfreund.app.catalogue.Document;
+import gastfreund.app.catalogue.DocumentRef.Kind;
+import gastfreund.app.catalogue.HouseDocuments;
+import gastfreund.app.pages.Clause;
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Note;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+
+/** The sentences of an offer's editor, tab by tab. */
+@Component
+class Parts {
+
+    /** The tabs, in their order. */
+    static final List<String> TABS = List.of("sold", "what", "money", "questions");
+
+    private final HouseDocuments documents;
+
+    Parts(HouseDocuments documents) {
+        this.documents = documents;
+    }
+
+    /**
+     * @param tab one of {@link #TABS}
+     * @param found what the sentences do now, by the part's id
+     */
+    List<Part> of(String tab, Asking ask, Map<String, List<Note>> found) {
+        return switch (tab) {
+            case "what" -> what(ask);
+            case "money" -> money(ask);
+            case "questions" -> questions(ask);
+            default -> sold(ask, found);
+        };
+    }
+
+    private List<Part> sold(Asking ask, Map<String, List<Note>> found) {
+        JsonNode offer = ask.offer();
+        boolean timetable = offer.path("mode").stringValue("open").equals("timetable");
+        List<Part> parts = new ArrayList<>();
+        parts.add(lengths(ask, found));
+        parts.add(Part.of("who", who(ask, offer).with(found.getOrDefault("who", List.of()))));
+        parts.add(serves(ask, offer));
+        parts.add(uses(ask));
+        parts.add(Part.of("where", ask.clause("where-", "offers.where"))
+                .withTicks(all(Kind.PLACES).stream()
+                        .map(p -> ask.tick("places/" + p.ref().id(), p.name()))
+                        .toList()));
+        if (!timetable) {
+            parts.add(Part.of("starts", starts(ask, offer).with(found.getOrDefault("starts", List.of()))));
+        }
+        parts.add(Part.of(
+                "around",
+                ask.clause("around-", "offers.around", ask.number("prep"), ask.number("reset"))
+                        .with(found.getOrDefault("around", List.of()))));
+        parts.add(Part.of(
+                "bounds",
+                ask.clause("bounds-", "offers.bounds", ask.number("horizonDays", "∞"), ask.number("notice"))
+                        .with(found.getOrDefault("notice", List.of())),
+                ask.clause("season-", "offers.season", ask.date("season/from"), ask.date("season/to")),
+                ask.clause(
+                                "limits-",
+                                "offers.limits",
+                                ask.number("limits/perDay", "∞"),
+                                ask.number("limits/minutesPerDay", "∞"))
+                        .with(found.getOrDefault("limits", List.of()))));
+        List<Field> contested = offer.path("confirm").stringValue("instant").equals("byHand")
+                ? List.of(ask.tick("contested", ask.f().text("offers.contested")))
+                : List.of();
+        parts.add(Part.of(
+                        "confirm",
+                        ask.clause("confirm-", "offers.confirm", ask.word("confirm", "instant", "onPayment", "byHand")))
+                .withTicks(contested));
+        return List.copyOf(parts);
+    }
+
+    private List<Document> all(Kind kind) {
+        return documents.all(kind).stream().filter(d -> !d.isRetired()).toList();
+    }
+
+    private static Part lengths(Asking ask, Map<String, List<Note>> found) {
+        List<Clause> clauses = new ArrayList<>();
+        JsonNode lengths = ask.offer().path("lengths");
+        boolean units = !ask.offer().path("sharing").stringValue("private").equals("shared");
+        for (JsonNode length : lengths) {
+            String member = "lengths/" + length.path("id").stringValue("");
+            Clause clause = units
+                    ? ask.clause(
+                            member,
+                            "offers.length",
+                            ask.number(member + "/minutes"),
+                            ask.number(member + "/price"),
+                            ask.number(member + "/units/min"),
+                            ask.number(member + "/units/max"))
+                    : ask.clause(
+                            member,
+                            "offers.lengthShared",
+                            ask.number(member + "/minutes"),
+                            ask.number(member + "/price"));
+            Clause told = clause.with(found.getOrDefault(member, List.of()));
+            clauses.add(lengths.size() > 1 ? told.removed(member).moved() : told);
+        }
+        return Part.list("lengths", clauses, "lengths", ask.f().text("offers.addLength"));
+    }
+
+    private static Clause who(Asking ask, JsonNode offer) {
+        boolean shared = offer.path("sharing").stringValue("private").equals("shared")
+                || offer.path("mode").stringValue("open").equals("timetable");
+        Field min = ask.number("party/min");
+        Field max = ask.number("party/max", shared ? offer.path("seats").asString("") : "1");
+        Field sharing = ask.word("sharing", "private", "shared");
+        Field basis = ask.word("basis", "booking", "person");
+        return shared
+                ? ask.clause(
+                        "who-",
+                        "offers.whoShared",
+                        min,
+                        max,
+                        sharing,
+                        basis,
+                        ask.number("seats"),
+                        ask.word("fill", "first", "spread"))
+                : ask.clause("who-", "offers.who", min, max, sharing, basis);
+    }
+
+    private Part serves(Asking ask, JsonNode offer) {
+        String pick = offer.path("staff").path("pick").stringValue("nobody");
+        Field how = ask.choice(OfferInputs.PICK, "pick", pick, "nobody", "any", "all");
+        if (pick.equals("nobody")) {
+            return Part.of("serves", ask.clause("serves-", "offers.serves", how));
+        }
+        Clause clause = pick.equals("any")
+                ? ask.clause("serves-", "offers.servesAny", how, ask.word("staff/assign", "least", "order"))
+                : ask.clause("serves-", "offers.serves", how);
+        return Part.of("serves", clause)
+                .withTicks(all(Kind.STAFF).stream()
+                        .map(s -> ask.tick("staff/of/" + s.ref().id(), s.name()))
+                        .toList());
+    }
+
+    private Part uses(Asking ask) {
+        List<Clause> clauses = new ArrayList<>();
+        for (Document thing : all(Kind.RESOURCES)) {
+            String member = "uses/" + thing.ref().id();
+            clauses.add(Clause.of(
+                    member,
+                    ask.f()
+                            .text("offers.uses")
+                            .replace("{2}", thing.name().replace("{", "").replace("}", "")),
+                    ask.number(member + "/units", "0"),
+                    ask.word(member + "/per", "session", "booking", "person")));
+        }
+        return Part.list("uses", clauses, "", "");
+    }
+
+    private static Clause starts(Asking ask, JsonNode offer) {
+        String how = OfferInputs.startsHow(offer);
+        Field select = ask.choice(OfferInputs.STARTS, "how", how, "clock", "window", "at");
+        return switch (how) {
+            case "at" -> ask.clause("starts-", "offers.startsAt", select, ask.line("starts/at"));
+            case "window" -> ask.clause("starts-", "offers.startsWindow", select, ask.number("starts/every"));
+            default -> ask.clause(
+                    "starts-", "offers.startsClock", select, ask.number("starts/every"), ask.number("starts/offset"));
+        };
+    }
+
+    private static List<Part> what(Asking ask) {
+        return List.of(
+                Part.of("title")
+                        .withFields(List.of(
+                                ask.line("title"),
+                                ask.text("extra/summary"),
+                                ask.text("extra/included").help(ask.f().text("offers.includedHelp")),
+                                ask.line("extra/pictureText").help(ask.f().text("offers.pictureTextHelp")))),
+                Part.of(
+                        "shelf",
+                        ask.clause("listing-", "offers.listing", ask.word("extra/listing", "listed", "link", "off")),
+                        ask.clause(
+                                "category-",
+                                "offers.category",
+                                ask.line("extra/category")
+                                        .with("placeholder", ask.f().text("offers.none"))),
+                        ask.clause(
+                                "button-",
+                                "offers.button",
+                                ask.line("extra/button")
+                                        .with("placeholder", ask.f().text("offer.keep")))));
+    }
+
+    private static List<Part> money(Asking ask) {
+        JsonNode offer = ask.offer();
+        boolean deposit = offer.path("payment").path("when").stringValue("full").equals("deposit");
+        List<Clause> payment = new ArrayList<>();
+        payment.add(ask.clause(
+                "payment-", "offers.payment", ask.word("payment/when", "full", "deposit", "venue", "choice")));
+        if (deposit) {
+            payment.add(ask.clause(
+                    "deposit-",
+                    "offers.deposit",
+                    ask.number("payment/deposit"),
+                    ask.number("payment/balance/daysBefore", ask.f().text("offers.onTheDay"))));
+        }
+        payment.add(ask.clause("tax-", "offers.tax", ask.number("taxPercent")));
+        return List.of(
+                new Part("payment", "", payment, List.of(), List.of(), "", ""),
+                terms(ask, offer),
+                Part.of(
+                        "move",
+                        ask.clause(
+                                "move-",
+                                "offers.move",
+                                ask.number("terms/move/hoursBefore", ask.f().text("offers.never")))),
+                addOns(ask, offer));
+    }
+
+    private static Part terms(Asking ask, JsonNode offer) {
+        List<Clause> tiers = new ArrayList<>();
+        int count = offer.path("terms").path("cancel").size();
+        for (int i = 0; i < count; i++) {
+            String member = "terms/cancel/" + i;
+            tiers.add(ask.clause(member, "offers.tier", ask.number(member + "/hoursBefore"), ask.line(member + "/keep"))
+                    .removed(member));
+        }
+        return Part.list("terms", tiers, "terms/cancel", ask.f().text("offers.addTier"))
+                .titled(ask.f().text(count == 0 ? "offers.termsNone" : "offers.terms"));
+    }
+
+    private static Part addOns(Asking ask, JsonNode offer) {
+        List<Clause> clauses = new ArrayList<>();
+        for (JsonNode addOn : offer.path("addOns")) {
+            String member = "addOns/" + addOn.path("id").stringValue("");
+            clauses.add(ask.clause(
+                            member,
+                            "offers.addOn",
+                            ask.line(member + "/title"),
+                            ask.number(member + "/price"),
+                            ask.word(member + "/per", "unit", "booking", "person"),
+                            ask.number(member + "/max"),
+                            ask.number(member + "/minutes"))
+                    .removed(member)
+                    .moved());
+        }
+        return Part.list("addOns", clauses, "addOns", ask.f().text("offers.addAddOn"))
+                .titled(ask.f().text("offers.addOns"));
+    }
+
+    private static List<Part> questions(Asking ask) {
+        List<Part> parts = new ArrayList<>();
+        for (JsonNode question : ask.offer().path("extra").path("questions")) {
+            String member = "extra/questions/" + question.path("id").stringValue("");
+            boolean chooses = question.path("kind").stringValue("").startsWith("choice");
+            Clause clause = ask.clause(
+                            member,
+                            "offers.question",
+                            ask.line(member + "/label"),
+                            ask.word(member + "/kind", "text", "long", "choice", "choices", "tick"),
+                            ask.word(member + "/each", "booking", "person"))
+                    .removed(member)
+                    .moved();
+            List<Field> fields = new ArrayList<>();
+            if (chooses) {
+                fields.add(ask.text(member + "/options").help(ask.f().text("offers.optionsHelp")));
+            }
+            fields.add(ask.line(member + "/help"));
+            parts.add(new Part(
+                    member + "-part",
+                    "",
+                    List.of(clause),
+                    List.of(ask.tick(member + "/required", ask.f().text("offers.required"))),
+                    fields,
+                    "",
+                    ""));
+        }
+        parts.add(Part.list("questions", List.of(), "extra/questions", ask.f().text("offers.addQuestion"))
+                .titled(parts.isEmpty() ? ask.f().text("offers.noQuestions") : ""));
+        return parts;
+    }
+}
