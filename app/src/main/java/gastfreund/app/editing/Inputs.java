@@ -21,7 +21,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class Inputs {
 
-    /** Names of fields whose ticks were there to be set. */
+    /** Names of fields whose ticks were there to be set, each on its line. */
     public static final String ASKED = "asked";
 
     private static final String ANY = "*";
@@ -148,7 +148,10 @@ public final class Inputs {
         form.forEach((name, values) -> find(name)
                 .filter(i -> i.kind() == Kind.VALUE)
                 .ifPresent(input -> take(document, name, input, values.get(0), unread, f)));
-        for (String name : form.getOrDefault(ASKED, List.of())) {
+        List<String> asked = form.getOrDefault(ASKED, List.of()).stream()
+                .flatMap(String::lines)
+                .toList();
+        for (String name : asked) {
             find(name).ifPresent(input -> {
                 if (input.kind() == Kind.TRUTH) {
                     set(document, name, form.containsKey(name) ? Sort.JSON.booleanNode(true) : null);

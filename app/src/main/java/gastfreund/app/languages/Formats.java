@@ -87,6 +87,11 @@ public final class Formats {
         return amount(money, digits, digits);
     }
 
+    /** The currency's sign. */
+    public String symbol() {
+        return currency.getSymbol(locale);
+    }
+
     /** {@code 26 €} where there are no cents, else as {@link #money}. */
     public String shortMoney(Money money) {
         if (money.isZero()) {

@@ -2,6 +2,7 @@ package gastfreund.app.offerdesk;
 
 import gastfreund.app.editing.Inputs;
 import gastfreund.app.editing.Sentences;
+import gastfreund.app.editing.Sort;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Clause;
 import gastfreund.app.pages.Field;
@@ -9,14 +10,16 @@ import java.util.Arrays;
 import java.util.List;
 import tools.jackson.databind.JsonNode;
 
-/** Makes the fields of an offer's editor, each with what stands in its member. */
+/** Makes the fields of an offer's editors, each with what stands in its member. */
 final class Asking {
 
+    private final Inputs table;
     private final Inputs.Seen seen;
     private final Sentences sentences;
     private final Formats f;
 
-    Asking(Inputs.Seen seen, Sentences sentences, Formats f) {
+    Asking(Inputs table, Inputs.Seen seen, Sentences sentences, Formats f) {
+        this.table = table;
         this.seen = seen;
         this.sentences = sentences;
         this.f = f;
@@ -35,18 +38,17 @@ final class Asking {
     }
 
     private Field on(Field field) {
-        return OfferInputs.TABLE.on(field, seen, f);
+        return table.on(field, seen, f);
     }
 
     /** A field in a line of words. */
     Field line(String member) {
-        return on(Field.line(member, label(member), OfferInputs.TABLE.most(member))
-                .with("autocomplete", "off"));
+        return on(Field.line(member, label(member), table.most(member)).with("autocomplete", "off"));
     }
 
     /** The same for a number or an amount. */
     Field number(String member) {
-        return on(Field.line(member, label(member), OfferInputs.TABLE.most(member))
+        return on(Field.line(member, label(member), table.most(member))
                 .with("autocomplete", "off")
                 .with("inputmode", "decimal"));
     }
@@ -61,7 +63,7 @@ final class Asking {
 
     /** Several lines, on their own. */
     Field text(String member) {
-        return on(Field.text(member, label(member), OfferInputs.TABLE.most(member)));
+        return on(Field.text(member, label(member), table.most(member)));
     }
 
     /** One of some words of the house file. */
@@ -79,6 +81,26 @@ final class Asking {
         return Arrays.stream(words)
                 .map(w -> Field.Option.of(w, f.text("word." + last + "." + w)))
                 .toList();
+    }
+
+    /** A field that is no member by itself: what stands in it, or what was typed and cannot be read. */
+    Field apart(Field field, String value) {
+        String unread = seen.typed().get(field.name());
+        return unread == null ? field.value(value) : field.value(unread.strip()).wrong(f.text("offers.unread"));
+    }
+
+    /** The same as a line of words. */
+    Field apart(String name, String value) {
+        return apart(
+                Field.line(name, label(name), Sort.LINE.most())
+                        .with("autocomplete", "off")
+                        .with("inputmode", "decimal"),
+                value);
+    }
+
+    /** One of some things of the house, by its id. */
+    Field one(String member, List<Field.Option> options) {
+        return on(Field.select(member, label(member), options));
     }
 
     /** Something that is ticked; that it was asked goes along. */

@@ -17,9 +17,12 @@ import gastfreund.app.pages.Partial;
 import gastfreund.app.pictures.Pictures;
 import gastfreund.app.pictures.Taken;
 import java.io.IOException;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -43,8 +46,10 @@ class OfferEditorController {
     private final Editing editing;
     private final Undoing undoing;
     private final Pictures pictures;
+    private final Clock clock;
 
-    OfferEditorController(OfferPages pages, Editing editing, Undoing undoing, Pictures pictures) {
+    OfferEditorController(OfferPages pages, Editing editing, Undoing undoing, Pictures pictures, Clock clock) {
+        this.clock = clock;
         this.pages = pages;
         this.editing = editing;
         this.undoing = undoing;
@@ -101,7 +106,13 @@ class OfferEditorController {
         Document seen = seen(host, id);
         Formats f = Formats.of(model);
         take(host, seen, form, f);
-        if (add != null) {
+        boolean right = true;
+        if (Dates.MANY.equals(add)) {
+            AtomicBoolean could = new AtomicBoolean();
+            LocalDate today = f.zone().dateOf(clock.instant());
+            editing.change(host, seen.ref(), json -> could.set(Dates.addMany(json, form, today, f)), Map.of());
+            right = could.get();
+        } else if (add != null) {
             editing.change(host, seen.ref(), json -> Rows.add(json, add, f), Map.of());
         }
         if (remove != null) {
@@ -111,7 +122,7 @@ class OfferEditorController {
             editing.change(host, seen.ref(), json -> Rows.up(json, up), Map.of());
         }
         String part = "offer".equals(form.getFirst("fragment")) ? "&fragment=offer" : "";
-        return back(id, tab) + part;
+        return back(id, tab) + (right ? "" : "&said=many-wrong") + part;
     }
 
     private void take(Host host, Document seen, MultiValueMap<String, String> form, Formats f) {

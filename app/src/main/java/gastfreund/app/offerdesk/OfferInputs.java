@@ -71,6 +71,12 @@ final class OfferInputs {
             .with("addOns/*/per", Sorts.word("unit", "booking", "person"), word("unit"))
             .with("addOns/*/max", Sort.WHOLE, ONE)
             .with("addOns/*/minutes", Sort.SPAN, NOTHING)
+            .with("timetable/*/length", Sort.LINE)
+            .with("timetable/*/place", Sort.LINE)
+            .with("timetable/*/seats", Sort.WHOLE)
+            .with("timetable/*/rrule", Sort.LINE)
+            .withList("timetable/*/staff")
+            .withList("timetable/*/exdates")
             .with("extra/questions/*/label", Sort.LINE)
             .with("extra/questions/*/help", Sort.LINE)
             .with("extra/questions/*/kind", Sorts.word("text", "long", "choice", "choices", "tick"))
@@ -93,6 +99,7 @@ final class OfferInputs {
         pick(offer, form.getOrDefault(PICK, List.of()));
         starts(offer, form.getOrDefault(STARTS, List.of()));
         TABLE.take(offer, form, unread, f);
+        Dates.take(offer, form, unread, f);
         units(offer);
         uses(offer, form);
         if (!offer.path("confirm").stringValue("").equals("byHand")) {

@@ -44,6 +44,9 @@ class OfferPages {
     /** No booking: in a preview nothing is moved. */
     private static final BookingId NOBODYS = new BookingId("-");
 
+    /** How many names of ticks go in one field. */
+    private static final int TOGETHER = 80;
+
     private final HouseDocuments documents;
     private final Editing editing;
     private final Effects effects;
@@ -82,12 +85,16 @@ class OfferPages {
      */
     OfferEditorPage page(Host host, Document seen, String wanted, List<Note> notes, String wrongPicture, Formats f) {
         DocumentRef ref = seen.ref();
-        String tab = Parts.TABS.contains(wanted) ? wanted : Parts.TABS.get(0);
+        boolean known = Parts.TABS.contains(wanted) && (!wanted.equals("dates") || Dates.has(seen.json()));
+        String tab = known ? wanted : Parts.TABS.get(0);
         boolean fresh = seen.version() == 0;
         Tried tried = tried(host, ref);
         Map<String, String> typed = editing.draft(host, ref).map(Draft::typed).orElseGet(Map::of);
         Asking ask = new Asking(
-                new Inputs.Seen(seen.json(), wrong(tried, ref, seen.json(), f), typed), names.sentences(f), f);
+                OfferInputs.TABLE,
+                new Inputs.Seen(seen.json(), wrong(tried, ref, seen.json(), f), typed),
+                names.sentences(f),
+                f);
         @Nullable House house = tried.house();
         @Nullable
         Offer offer = house == null ? null : house.offer(new OfferId(ref.id())).orElse(null);
@@ -102,6 +109,7 @@ class OfferPages {
                 notes,
                 tab,
                 Parts.TABS.stream()
+                        .filter(t -> !t.equals("dates") || Dates.has(seen.json()))
                         .map(t -> new OfferEditorPage.Tab(
                                 f.text("offers.tab." + t), address + "?tab=" + t, t.equals(tab)))
                         .toList(),
@@ -138,8 +146,18 @@ class OfferPages {
         return wrong;
     }
 
-    private static List<String> asked(List<Part> parts) {
-        return parts.stream().flatMap(p -> p.ticks().stream()).map(Field::name).toList();
+    /** The names of what can be ticked, some of them together, so that a form has no more fields than it needs. */
+    static List<String> asked(List<Part> parts) {
+        List<String> names = parts.stream()
+                .flatMap(p -> p.ticks().stream())
+                .map(Field::name)
+                .filter(name -> !name.startsWith(Dates.MANY))
+                .toList();
+        List<String> asked = new ArrayList<>();
+        for (int i = 0; i < names.size(); i += TOGETHER) {
+            asked.add(String.join("\n", names.subList(i, Math.min(names.size(), i + TOGETHER))));
+        }
+        return asked;
     }
 
     /** The guest's own panel with what is not kept yet. */

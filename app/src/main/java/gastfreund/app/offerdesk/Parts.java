@@ -3,10 +3,14 @@ package gastfreund.app.offerdesk;
 import gastfreund.app.catalogue.Document;
 import gastfreund.app.catalogue.DocumentRef.Kind;
 import gastfreund.app.catalogue.HouseDocuments;
+import gastfreund.app.languages.Spans;
 import gastfreund.app.pages.Clause;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -17,12 +21,19 @@ import tools.jackson.databind.JsonNode;
 class Parts {
 
     /** The tabs, in their order. */
-    static final List<String> TABS = List.of("sold", "what", "money", "questions");
+    static final List<String> TABS = List.of("sold", "dates", "what", "money", "questions");
+
+    private static final int MOST_DATES = 24;
+    private static final int FEW_DATES = 10;
+    private static final int MANY = 8;
+    private static final String[] DAYS = {"mon", "tue", "wed", "thu", "fri", "sat", "sun"};
 
     private final HouseDocuments documents;
+    private final Clock clock;
 
-    Parts(HouseDocuments documents) {
+    Parts(HouseDocuments documents, Clock clock) {
         this.documents = documents;
+        this.clock = clock;
     }
 
     /**
@@ -31,6 +42,7 @@ class Parts {
      */
     List<Part> of(String tab, Asking ask, Map<String, List<Note>> found) {
         return switch (tab) {
+            case "dates" -> dates(ask);
             case "what" -> what(ask);
             case "money" -> money(ask);
             case "questions" -> questions(ask);
@@ -166,6 +178,109 @@ class Parts {
             default -> ask.clause(
                     "starts-", "offers.startsClock", select, ask.number("starts/every"), ask.number("starts/offset"));
         };
+    }
+
+    private List<Part> dates(Asking ask) {
+        JsonNode offer = ask.offer();
+        List<Part> parts = new ArrayList<>();
+        List<Field.Option> lengths = new ArrayList<>();
+        for (JsonNode length : offer.path("lengths")) {
+            lengths.add(Field.Option.of(
+                    length.path("id").stringValue(""),
+                    Spans.said(length.path("minutes").longValue(0), ask.f())));
+        }
+        List<Field.Option> places = new ArrayList<>();
+        places.add(Field.Option.of("", ask.f().text("offers.usualPlace")));
+        all(Kind.PLACES).forEach(p -> places.add(Field.Option.of(p.ref().id(), p.name())));
+        int count = Math.min(Dates.MOST, offer.path(Dates.LIST).size());
+        int dates = count > MANY ? FEW_DATES : MOST_DATES;
+        for (int i = 0; i < count; i++) {
+            JsonNode entry = offer.path(Dates.LIST).path(i);
+            String member = Dates.LIST + "/" + i;
+            parts.add(entry(ask, entry, member, count > 1, lengths, places));
+            List<Field> without = Dates.of(entry, today(ask), dates).stream()
+                    .map(d -> ask.tick(member + "/exdates/" + d, ask.f().shortDay(d)))
+                    .toList();
+            if (without.size() > 1) {
+                parts.add(Part.of(member + "-without", ask.clause(member + "-without-", "offers.without"))
+                        .withTicks(without));
+            }
+        }
+        parts.add(Part.list("entries", List.of(), Dates.LIST, ask.f().text("offers.addDate")));
+        parts.add(many(ask));
+        return parts;
+    }
+
+    private Part entry(
+            Asking ask,
+            JsonNode entry,
+            String member,
+            boolean others,
+            List<Field.Option> lengths,
+            List<Field.Option> places) {
+        String repeat = Dates.repeat(entry);
+        Field date = ask.apart(Field.date(member + "/date", ask.f().text("member.date")), Dates.date(entry));
+        Field time = ask.apart(member + "/time", Dates.time(entry));
+        Field again = ask.choice(member + "/repeat", "repeat", repeat, Dates.REPEATS);
+        Field length = ask.one(member + "/length", lengths);
+        Field seats = ask.number(member + "/seats", ask.offer().path("seats").asString(""));
+        Field place = ask.one(member + "/place", places);
+        Clause clause =
+                switch (repeat) {
+                    case "once" -> ask.clause(member, "offers.entryOnce", date, time, again, length, seats, place);
+                    case "own" -> ask.clause(
+                            member,
+                            "offers.entryOwn",
+                            date,
+                            time,
+                            again,
+                            length,
+                            seats,
+                            place,
+                            ask.line(member + "/rrule"));
+                    default -> ask.clause(
+                            member,
+                            "offers.entry",
+                            date,
+                            time,
+                            again,
+                            length,
+                            seats,
+                            place,
+                            ask.apart(member + "/times", Dates.times(entry)).with("placeholder", "∞"));
+                };
+        return Part.of(member + "-part", others ? clause.removed(member) : clause)
+                .withTicks(all(Kind.STAFF).stream()
+                        .map(s -> ask.tick(member + "/staff/" + s.ref().id(), s.name()))
+                        .toList());
+    }
+
+    /** Many dates made at once. */
+    private static Part many(Asking ask) {
+        List<Field> days = Arrays.stream(DAYS)
+                .map(d -> Field.tick(Dates.MANY + "/days", ask.f().text("word.days." + d), false)
+                        .id("many-" + d)
+                        .with("value", d))
+                .toList();
+        return new Part(
+                "many",
+                ask.f().text("offers.many"),
+                List.of(ask.clause(
+                        "many-",
+                        "offers.manyTimes",
+                        ask.apart(Dates.MANY + "/from", "10:00"),
+                        ask.apart(Dates.MANY + "/to", "16:00"),
+                        ask.apart(Dates.MANY + "/every", Spans.said(60, ask.f())),
+                        ask.apart(Dates.MANY + "/seats", "2"),
+                        ask.apart(Dates.MANY + "/weeks", "8"))),
+                days,
+                List.of(),
+                Dates.MANY,
+                ask.f().text("offers.addMany"));
+    }
+
+    private LocalDate today(Asking ask) {
+        return ask.f().zone().dateOf(clock.instant());
     }
 
     private static List<Part> what(Asking ask) {

@@ -33,6 +33,10 @@ final class Rows {
                         .putObject("keep")
                         .put("percent", last < 0 ? 0 : 50);
             }
+            case Dates.LIST -> {
+                Dates.add(offer);
+                return;
+            }
             case "extra/questions" -> fresh.put("id", id(offer, list, "question"))
                     .put("label", f.text("offers.newQuestion"))
                     .put("kind", "text");
@@ -81,7 +85,7 @@ final class Rows {
         int at = place(offer, member);
         if (at >= 0 && Inputs.at(offer, member.substring(0, slash)) instanceof ArrayNode list) {
             list.remove(at);
-            if (list.isEmpty() && !member.startsWith("lengths/")) {
+            if (list.isEmpty() && !member.startsWith("lengths/") && !member.startsWith(Dates.LIST)) {
                 Inputs.set(offer, member.substring(0, slash), null);
             }
         }

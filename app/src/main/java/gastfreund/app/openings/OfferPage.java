@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param terms what cancelling costs, in sentences
  * @param gone null where nothing was wanted that could not be had
  * @param keepAddress where an opening is kept
+ * @param keepWord what its button says
  * @param keepHelp what keeping does
  */
 public record OfferPage(
@@ -25,6 +26,7 @@ public record OfferPage(
         @Nullable Gone gone,
         Panel panel,
         String keepAddress,
+        String keepWord,
         String keepHelp) {
 
     /** A place, and how it is found. */
@@ -67,6 +69,9 @@ public record OfferPage(
                 gone,
                 panel,
                 keepAddress,
+                catalogue.shelfOf(offer.id()).button().isEmpty()
+                        ? f.text("offer.keep")
+                        : catalogue.shelfOf(offer.id()).button(),
                 f.text("offer.keepHelp", catalogue.holdMinutes()));
     }
 }

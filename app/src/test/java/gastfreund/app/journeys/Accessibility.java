@@ -87,6 +87,13 @@ abstract class Accessibility extends DemoHouseTest {
                     "/desk/house",
                     "/desk/house/staff/mira",
                     "/desk/house/places/online",
+                    "/desk/offers",
+                    "/desk/offers/private-lesson",
+                    "/desk/offers/private-lesson?tab=what",
+                    "/desk/offers/private-lesson?tab=money",
+                    "/desk/offers/private-lesson?tab=questions",
+                    "/desk/offers/wheel-evenings?tab=dates",
+                    "/desk/offers/wheel-hire/prices",
                     "/desk/hosts",
                     "/desk/changes",
                     "/desk/explain?offer=private-lesson&party=2&staff=mira")) {

@@ -158,10 +158,87 @@ class OffersTest extends Journey {
         page.navigate(address("/"));
         assertThat(page.locator(".offer h2").nth(1)).hasText(second);
         page.navigate(address("/desk/offers"));
-        page.getByLabel("Find an offer").fill("kiln");
+        page.getByLabel("Find an offer").fill("firing");
         button("Find").click();
         assertThat(titles).hasCount(1);
         assertThat(first).isNotEqualTo(second);
         assertThat(page.getByRole(AriaRole.LIST).first()).isVisible();
+    }
+
+    @Test
+    void aTimetableComesAgainByARuleWithoutADateAndManyDatesAreMadeAtOnce() {
+        open(true, 1280);
+        signIn();
+        page.navigate(address("/desk/offers"));
+        page.getByLabel("What do people book?").fill("Kiln evenings");
+        page.getByLabel("It has dates of its own").check();
+        button("Begin with this").click();
+        field("lengths/length-1/minutes").fill("2 hours");
+        field("lengths/length-1/price").fill("30");
+        assertThat(effect()).containsText("Kiln evenings");
+        link("Dates").click();
+        field("timetable/0/repeat").selectOption("fortnight");
+        field("timetable/0/times").fill("4");
+        Locator without = page.locator("[id='box-ticks-timetable/0-without'] input");
+        assertThat(without).hasCount(4);
+        without.nth(1).check();
+        field("timetable/0/time").fill("half past");
+        assertThat(page.getByText("This cannot be read.").first()).isVisible();
+        field("timetable/0/time").fill("18:30");
+        keep();
+        Offer made = offer("kiln-evenings");
+        assertThat(made.entries()).hasSize(1);
+        assertThat(made.entries().get(0).times().between(today(), today().plusYears(1)))
+                .hasSize(3);
+        page.getByLabel("Wed").last().check();
+        page.getByLabel("Sat").last().check();
+        field("many/from").fill("10:00");
+        field("many/to").fill("12:00");
+        field("many/seats").fill("2");
+        button("Make these dates").click();
+        assertThat(page.locator("[id^='box-timetable/']")).not().hasCount(1);
+        keep();
+        assertThat(offer("kiln-evenings").entries()).hasSize(7);
+        assertThat(offer("kiln-evenings").entries().get(6).seats()).hasValue(2);
+        field("many/from").fill("never");
+        page.getByLabel("Wed").last().check();
+        button("Make these dates").click();
+        assertThat(page.getByText("These dates could not be made.")).isVisible();
+    }
+
+    @Test
+    void pricesAreSeenInAWeekWithTheRulesThatMakeThem() {
+        open(true, 1280);
+        signIn();
+        page.navigate(address("/desk/offers/clay-table"));
+        link("Its prices, and when").click();
+        page.waitForLoadState();
+        int rules = offer("clay-table").priceRules().size();
+        link("the week after").click();
+        button("Another rule").click();
+        String rule = "priceRules/" + rules + "/";
+        field(rule + "by").fill("50 %");
+        field(rule + "how").selectOption("shareMore");
+        page.getByLabel("Sun").last().uncheck();
+        page.getByLabel("Sat").last().uncheck();
+        for (String day : new String[] {"Tue", "Wed", "Thu", "Fri"}) {
+            page.getByLabel(day).last().check();
+        }
+        assertThat(page.locator(".price-grid .changed").first()).isVisible();
+        page.locator(".price-grid .changed").first().click();
+        page.waitForLoadState();
+        assertThat(page.locator("#chosen")).containsText("Rule " + (rules + 1));
+        assertThat(page.locator("#chosen")).containsText("It costs");
+        field(rule + "by").fill("a lot");
+        button("Keep these prices").click();
+        assertThat(field(rule + "by")).hasValue("a lot");
+        field(rule + "by").fill("25 %");
+        button("Keep these prices").click();
+        assertThat(page.getByText("It is kept")).isVisible();
+        assertThat(offer("clay-table").priceRules()).hasSize(rules + 1);
+        page.getByLabel("Take it away").last().click();
+        button("Keep these prices").click();
+        assertThat(page.getByText("It is kept")).isVisible();
+        assertThat(offer("clay-table").priceRules()).hasSize(rules);
     }
 }

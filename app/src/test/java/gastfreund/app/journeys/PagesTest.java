@@ -108,6 +108,14 @@ class PagesTest extends DemoHouseTest {
         desk.put("person", "/desk/house/staff/jonte");
         desk.put("place", "/desk/house/places/online");
         desk.put("visits", "/desk/house/places/at-yours");
+        desk.put("offers", "/desk/offers");
+        desk.put("offer-sold", "/desk/offers/private-lesson");
+        desk.put("offer-what", "/desk/offers/clay-table?tab=what");
+        desk.put("offer-money", "/desk/offers/firing?tab=money");
+        desk.put("offer-questions", "/desk/offers/glaze-call?tab=questions");
+        desk.put("dates", "/desk/offers/wheel-evenings?tab=dates");
+        desk.put("prices", "/desk/offers/wheel-hire/prices");
+        desk.put("preview", "/desk/offers/clay-visit/preview");
         desk.put("hosts", "/desk/hosts");
         desk.put("changes", "/desk/changes");
         desk.put("explainer", "/desk/explain?offer=private-lesson&party=2&staff=mira");

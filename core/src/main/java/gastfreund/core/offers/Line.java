@@ -5,6 +5,7 @@ import gastfreund.core.time.HouseZone;
 import gastfreund.core.time.Interval;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -51,7 +52,7 @@ public record Line(
 
     /** Steps 1 to 5. */
     public Price price() {
-        Money unit = offer.serving().priceOf(staff, length.id()).orElse(length.price());
+        Money unit = unit();
         Money adjusted = Money.ZERO;
         if (offer.priceRules().isEmpty()) {
             adjusted = unit.times(units);
@@ -67,15 +68,41 @@ public record Line(
         return new Price(unit.times(units), adjusted, addOnsPrice());
     }
 
-    private Money ruled(Money unit, long begins) {
+    /**
+     * A rule that had a part in a unit's price.
+     *
+     * @param rule its place among those of the offer, from 0
+     * @param after the running price after it
+     */
+    public record Step(int rule, Money after) {}
+
+    /** Step 1: what a unit costs before any rule. */
+    public Money unit() {
+        return offer.serving().priceOf(staff, length.id()).orElse(length.price());
+    }
+
+    /** Step 2, rule by rule, for the first unit; none where no rule holds. */
+    public List<Step> steps() {
+        return steps(unit(), start);
+    }
+
+    private List<Step> steps(Money unit, long begins) {
         var local = zone.localOf(begins);
+        List<Step> steps = new ArrayList<>();
         Money running = unit;
-        for (PriceRule rule : offer.priceRules()) {
+        for (int i = 0; i < offer.priceRules().size(); i++) {
+            PriceRule rule = offer.priceRules().get(i);
             if (rule.holds(this, local)) {
                 running = rule.change().of(running).notBelowZero();
+                steps.add(new Step(i, running));
             }
         }
-        return running;
+        return steps;
+    }
+
+    private Money ruled(Money unit, long begins) {
+        List<Step> steps = steps(unit, begins);
+        return steps.isEmpty() ? unit : steps.get(steps.size() - 1).after();
     }
 
     private Money addOnsPrice() {

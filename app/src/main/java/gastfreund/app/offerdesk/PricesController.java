@@ -1,0 +1,121 @@
+package gastfreund.app.offerdesk;
+
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.catalogue.Document;
+import gastfreund.app.editing.Editing;
+import gastfreund.app.editing.Keeping;
+import gastfreund.app.hosts.Host;
+import gastfreund.app.hosts.Needs;
+import gastfreund.app.hosts.Right;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.pages.Note;
+import gastfreund.app.pages.Partial;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/** What an offer costs, and when: its price rules, seen in a week of starts. */
+@Controller
+@RequestMapping("/desk/offers/{id}/prices")
+class PricesController {
+
+    private final PricePages pages;
+    private final OfferPages offers;
+    private final Editing editing;
+    private final CatalogueService catalogues;
+
+    PricesController(PricePages pages, OfferPages offers, Editing editing, CatalogueService catalogues) {
+        this.pages = pages;
+        this.offers = offers;
+        this.editing = editing;
+        this.catalogues = catalogues;
+    }
+
+    private Document seen(Host host, String id) {
+        return offers.seen(host, id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    }
+
+    @Needs(Right.SET_UP)
+    @GetMapping
+    @Partial("prices")
+    String page(
+            Host host,
+            @PathVariable String id,
+            @ModelAttribute PricePages.Look look,
+            @RequestParam(required = false) @Nullable String said,
+            Model model) {
+        Formats f = Formats.of(model);
+        List<Note> notes = Note.said(said, f.words()).stream().toList();
+        model.addAttribute("page", pages.page(host, seen(host, id), look, notes, f));
+        return "offerdesk/prices";
+    }
+
+    @Needs(Right.SET_UP)
+    @PostMapping
+    String type(
+            Host host,
+            @PathVariable String id,
+            @ModelAttribute PricePages.Look look,
+            @RequestParam(required = false) @Nullable String add,
+            @RequestParam(required = false) @Nullable String remove,
+            @RequestParam(required = false) @Nullable String up,
+            @RequestParam MultiValueMap<String, String> form,
+            Model model) {
+        Document seen = seen(host, id);
+        Formats f = Formats.of(model);
+        take(host, seen, form, f);
+        if (add != null) {
+            editing.change(host, seen.ref(), PriceRules::add, Map.of());
+        }
+        if (remove != null) {
+            editing.change(host, seen.ref(), json -> Rows.remove(json, remove), Map.of());
+        }
+        if (up != null) {
+            editing.change(host, seen.ref(), json -> Rows.up(json, up), Map.of());
+        }
+        String part = "prices".equals(form.getFirst("fragment")) ? "&fragment=prices" : "";
+        return "redirect:" + look.address(id) + part;
+    }
+
+    private void take(Host host, Document seen, MultiValueMap<String, String> form, Formats f) {
+        Map<String, String> unread = new HashMap<>();
+        editing.change(host, seen.ref(), json -> PriceRules.take(json, form, unread, f), unread);
+    }
+
+    @Needs(Right.SET_UP)
+    @PostMapping("/keep")
+    String keep(
+            Host host,
+            @PathVariable String id,
+            @ModelAttribute PricePages.Look look,
+            @RequestParam MultiValueMap<String, String> form,
+            Model model) {
+        Document seen = seen(host, id);
+        take(host, seen, form, Formats.of(model));
+        Keeping keeping = editing.keep(host, List.of(seen.ref()));
+        String said =
+                keeping instanceof Keeping.Kept kept ? (kept.keeping() == 0 ? "&said=nothing" : "&said=kept") : "";
+        return "redirect:" + look.address(id) + said;
+    }
+
+    @Needs(Right.SET_UP)
+    @PostMapping("/drop")
+    String drop(Host host, @PathVariable String id, @ModelAttribute PricePages.Look look) {
+        Document seen = seen(host, id);
+        editing.drop(host, List.of(seen.ref()));
+        boolean there = catalogues.catalogue().offer(id).isPresent();
+        return "redirect:" + (there ? look.address(id) + "&said=dropped" : "/desk/offers?said=dropped");
+    }
+}
