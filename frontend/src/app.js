@@ -6,6 +6,7 @@ import { countdown } from './components/countdown.js';
 import { desk } from './components/desk.js';
 import { draft } from './components/draft.js';
 import { explainer } from './components/explainer.js';
+import { here } from './components/here.js';
 import { hours } from './components/hours.js';
 import { ordered } from './components/ordered.js';
 import { panel } from './components/panel.js';
@@ -15,7 +16,7 @@ document.addEventListener('alpine:init', () => {
 
   // Its attributes are data of our own, so that a page is plain HTML.
   Alpine.prefix('data-x-');
-  for (const [name, component] of Object.entries({ calendarFile, checkout, countdown, desk, draft, explainer, hours, once, ordered, panel })) {
+  for (const [name, component] of Object.entries({ calendarFile, checkout, countdown, desk, draft, explainer, here, hours, once, ordered, panel })) {
     Alpine.data(name, component);
   }
 });

@@ -71,7 +71,8 @@ class ArchitectureTest {
             "household",
             "offerdesk",
             "explainer",
-            "access");
+            "access",
+            "start");
 
     private static final int MOST_FILES = 24;
 

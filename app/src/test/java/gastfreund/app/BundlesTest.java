@@ -42,6 +42,7 @@ class BundlesTest {
         ENDINGS.put("step.", steps);
         ENDINGS.put("word.", words());
         ENDINGS.put("word.days.", Set.of("mon", "tue", "wed", "thu", "fri", "sat", "sun"));
+        ENDINGS.put("start.field.", Set.of("title", "minutes", "price", "party", "week"));
         ENDINGS.put("word.listing.", Set.of("listed", "link", "off"));
         ENDINGS.put("offers.tab.", Set.of("dates", "sold", "what", "money", "questions"));
         ENDINGS.put("offers.happens.", Set.of("time", "things", "shared", "dates"));

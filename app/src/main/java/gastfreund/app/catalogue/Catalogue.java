@@ -23,6 +23,7 @@ import java.util.Optional;
  * @param portraits of people
  * @param dayNotes why the house is closed on some days
  * @param order in which offers are shown; those that it does not name come after
+ * @param opening whether guests can book
  * @param questions that offers ask at checkout
  * @param checkout what the house wants there
  * @param keeping how long guests' data are kept
@@ -39,6 +40,7 @@ public record Catalogue(
         Map<StaffId, Portrait> portraits,
         List<DayNote> dayNotes,
         List<OfferId> order,
+        Opening opening,
         Map<OfferId, List<Question>> questions,
         CheckoutRules checkout,
         KeepRules keeping,

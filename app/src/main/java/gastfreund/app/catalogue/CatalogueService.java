@@ -97,6 +97,7 @@ public class CatalogueService {
                 extras.portraits(),
                 extras.dayNotes(),
                 extras.order(),
+                extras.opening(),
                 extras.questions(),
                 extras.checkout(),
                 extras.keeping(),

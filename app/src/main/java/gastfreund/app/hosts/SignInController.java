@@ -84,7 +84,7 @@ class SignInController {
         if (!hosts.nobodyYet()) {
             return "redirect:/desk";
         }
-        return show(WelcomeForm.empty(), null, words(locale), model);
+        return show(WelcomeForm.empty(locale), null, words(locale), model);
     }
 
     @BeforeSignIn

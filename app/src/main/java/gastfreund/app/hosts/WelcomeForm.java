@@ -7,6 +7,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.ZoneId;
 import java.util.Currency;
+import java.util.Locale;
 
 /** What the first page asks for. */
 public record WelcomeForm(
@@ -21,8 +22,19 @@ public record WelcomeForm(
         @NotNull @Size(max = Passwords.MOST, message = "{password.length}") String password,
         @NotNull @Size(max = 60, message = "{welcome.word.wrong}") String word) {
 
-    static WelcomeForm empty() {
-        return new WelcomeForm("", "Europe/Berlin", "EUR", "", "", "", "");
+    /** What is proposed to somebody who is used to a language of a country. */
+    static WelcomeForm empty(Locale locale) {
+        return new WelcomeForm("", "Europe/Berlin", currency(locale), "", "", "", "");
+    }
+
+    private static String currency(Locale locale) {
+        try {
+            Currency own = locale.getCountry().isEmpty() ? null : Currency.getInstance(locale);
+            return own == null ? "EUR" : own.getCurrencyCode();
+        } catch (IllegalArgumentException e) {
+            // No country that there is.
+            return "EUR";
+        }
     }
 
     /** Fields that a form did not have are empty. */

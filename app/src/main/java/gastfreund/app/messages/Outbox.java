@@ -83,6 +83,20 @@ public class Outbox {
         return !mailed.mailFrom().isBlank() && address.canBeWritten();
     }
 
+    /**
+     * A letter of an order, as it was written or would be now.
+     *
+     * @param letter to whom
+     */
+    public record Shown(Letter letter, Written written) {}
+
+    /** The letters of an order, the first one first. */
+    public List<Shown> written(long order) {
+        return store.ofOrder(order).stream()
+                .map(w -> new Shown(w.letter(), w.written() == null ? written(w.letter()) : completed(w.written())))
+                .toList();
+    }
+
     /** How many letters wait. */
     public int waiting() {
         return store.countWaiting();

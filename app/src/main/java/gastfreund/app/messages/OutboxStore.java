@@ -74,6 +74,14 @@ class OutboxStore {
                 .list();
     }
 
+    /** The letters of an order, sent or not. */
+    List<Waiting> ofOrder(long order) {
+        return jdbc.sql("SELECT * FROM outbox WHERE order_id = ? ORDER BY created_at, id")
+                .param(order)
+                .query((row, n) -> new Waiting(row.getString("id"), letter(row), written(row)))
+                .list();
+    }
+
     private static Letter letter(ResultSet row) throws SQLException {
         return new Letter(
                 row.getObject("order_id") == null ? null : row.getLong("order_id"),

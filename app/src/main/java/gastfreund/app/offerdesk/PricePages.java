@@ -48,10 +48,18 @@ class PricePages {
 
     private static final int FARTHEST_WEEKS = 52;
     private static final int MOST_PARTIES = 4;
+    private static final int MOST_ID = 60;
+    private static final int MOST_DATE = 10;
     private static final String[] DAYS = {"mon", "tue", "wed", "thu", "fri", "sat", "sun"};
 
     /** What is looked at, as an address says it; each may be null. */
     record Look(@Nullable String length, @Nullable Integer party, @Nullable String week, @Nullable Long at) {
+
+        /** What is too long for what it is stands for nothing. */
+        Look {
+            length = length == null || length.length() > MOST_ID ? null : length;
+            week = week == null || week.length() > MOST_DATE ? null : week;
+        }
 
         String address(String offer) {
             UriComponentsBuilder uri = UriComponentsBuilder.fromPath(OfferPages.address(offer) + "/prices")
