@@ -171,6 +171,11 @@ public record Field(
         return String.join("\n", given);
     }
 
+    /** What stands in it on the page; null for a file, which only its reader can choose. */
+    public @Nullable String shown() {
+        return "file".equals(attribute("type")) ? null : value();
+    }
+
     public boolean isWrong() {
         return !error.isEmpty();
     }
