@@ -57,7 +57,11 @@ final class PriceRules {
             return;
         }
         boolean share = how.startsWith("share");
-        Optional<JsonNode> read = (share ? Sort.PERCENT : Sort.AMOUNT).read(share ? by : by.replace("%", ""), f);
+        // The direction is said beside it.
+        boolean signed = by.startsWith("-") || by.startsWith("\u2212");
+        Optional<JsonNode> read = signed
+                ? Optional.empty()
+                : (share ? Sort.PERCENT : Sort.AMOUNT).read(share ? by : by.replace("%", ""), f);
         unread.put(name + "by", read.isPresent() ? "" : by.isEmpty() ? " " : by);
         if (read.isEmpty()) {
             return;

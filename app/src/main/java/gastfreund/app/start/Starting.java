@@ -1,5 +1,6 @@
 package gastfreund.app.start;
 
+import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Document;
 import gastfreund.app.catalogue.DocumentRef;
 import gastfreund.app.catalogue.DocumentRef.Kind;
@@ -45,8 +46,10 @@ public class Starting {
     private final HouseDocuments documents;
     private final Editing editing;
     private final NewIds ids;
+    private final CatalogueService catalogues;
 
-    Starting(HouseDocuments documents, Editing editing, NewIds ids) {
+    Starting(HouseDocuments documents, Editing editing, NewIds ids, CatalogueService catalogues) {
+        this.catalogues = catalogues;
         this.documents = documents;
         this.editing = editing;
         this.ids = ids;
@@ -69,8 +72,7 @@ public class Starting {
 
     /** Whether nothing is offered yet. */
     boolean isBare() {
-        return documents.all(Kind.OFFERS).isEmpty()
-                && documents.find(DocumentRef.HOUSE).isPresent();
+        return catalogues.find().filter(c -> c.house().offers().isEmpty()).isPresent();
     }
 
     Made made(Host host, Answers answers, Formats f) {

@@ -50,6 +50,12 @@ public final class PagesRun {
                 browser.post(hours, Map.of("tue", 10 + turn[0]++ % 3 + "-17"));
                 return effect(browser.get(hours + "?fragment=hours").body());
             });
+            String editor = "/desk/offers/" + offer;
+            // A keystroke in an offer's editor, and what it does.
+            pages.put("editor", () -> {
+                browser.post(editor, Map.of("prep", 5 + turn[0]++ % 3 * 5 + " min"));
+                return browser.get(editor + "?fragment=offer").body();
+            });
             pages.put("explain", () -> browser.get("/desk/explain?offer=" + offer + "&at=0")
                     .body());
             Map<String, Double> medians = new LinkedHashMap<>();
