@@ -83,13 +83,9 @@ public record Line(
 
     /** Step 2, rule by rule, for the first unit; none where no rule holds. */
     public List<Step> steps() {
-        return steps(unit(), start);
-    }
-
-    private List<Step> steps(Money unit, long begins) {
-        var local = zone.localOf(begins);
+        var local = zone.localOf(start);
         List<Step> steps = new ArrayList<>();
-        Money running = unit;
+        Money running = unit();
         for (int i = 0; i < offer.priceRules().size(); i++) {
             PriceRule rule = offer.priceRules().get(i);
             if (rule.holds(this, local)) {
@@ -100,9 +96,16 @@ public record Line(
         return steps;
     }
 
+    /** The same for any unit, without its steps: it is asked for every start that is shown. */
     private Money ruled(Money unit, long begins) {
-        List<Step> steps = steps(unit, begins);
-        return steps.isEmpty() ? unit : steps.get(steps.size() - 1).after();
+        var local = zone.localOf(begins);
+        Money running = unit;
+        for (PriceRule rule : offer.priceRules()) {
+            if (rule.holds(this, local)) {
+                running = rule.change().of(running).notBelowZero();
+            }
+        }
+        return running;
     }
 
     private Money addOnsPrice() {
