@@ -43,13 +43,18 @@ public record PlaceNotes(
         boolean guestCalls =
                 extra.word("calls", new String[] {"us", "guest"}, "us").equals("guest");
         return new PlaceNotes(
-                extra.textOrBlank("address"),
+                of(kind, "onsite", extra.textOrBlank("address")),
                 extra.textOrBlank("directions"),
-                link,
+                of(kind, "online", link),
                 extra.truth("meeting") && kind.equals("online"),
                 kind.equals("phone"),
                 guestCalls && kind.equals("phone"),
                 kind.equals("guest") ? Reach.of(extra) : Reach.anywhere());
+    }
+
+    /** What only one kind of place has; what is left of another kind that it was says nothing. */
+    private static String of(String kind, String only, String text) {
+        return kind.equals(only) ? text : "";
     }
 
     /** What everybody may know before they book: where it is, and how to find it; no link. */

@@ -46,7 +46,7 @@ class PictureDeskController {
             editing.change(host, person, json -> Form.extraOf(json).put("picture", in.name()), Map.of());
             return back(person, "");
         }
-        return back(person, "?picture=" + (taken instanceof Taken.TooLarge ? "too-large" : "unreadable"));
+        return back(person, "?picture=" + taken.why());
     }
 
     @Needs(Right.SET_UP)

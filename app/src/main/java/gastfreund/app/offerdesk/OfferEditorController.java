@@ -189,7 +189,7 @@ class OfferEditorController {
                 set(host, ref, in.name());
                 why = "";
             } else {
-                why = "&picture=" + (taken instanceof Taken.TooLarge ? "too-large" : "unreadable");
+                why = "&picture=" + taken.why();
             }
         }
         return back(id, "what") + why + "#picture";

@@ -3,6 +3,11 @@ package gastfreund.app.pictures;
 /** What became of a picture that was sent. */
 public sealed interface Taken {
 
+    /** Why it was not taken, as an address says it to {@link PictureField}; empty: it was. */
+    default String why() {
+        return this instanceof In ? "" : this instanceof TooLarge ? "too-large" : "unreadable";
+    }
+
     /** @param name of its widest form, by which it is shown */
     record In(String name) implements Taken {}
 

@@ -142,14 +142,18 @@ class VisitsTest extends OrdersTest {
     @Test
     void aHouseThatGoesAnywhereForNothingAsksForTheAddressAlone() {
         AtomicReference<JsonNode> extra = new AtomicReference<>();
-        edits.change("places", "at-yours", place -> extra.set(place.remove("extra")));
+        edits.change("places", "at-yours", place -> {
+            extra.set(place.remove("extra"));
+            // It was on site once.
+            place.putObject("extra").put("address", "Old Street 1");
+        });
         String basket = basket();
         assertThat(path(come(basket, "Anywhere 1"))).isEqualTo(basket + "/checkout");
         Order order = placed(basket);
         assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
         assertThat(get("/bookings/" + order.token()).body())
                 .contains("Anywhere 1")
-                .doesNotContain("km from");
+                .doesNotContain("km from", "Old Street 1");
         edits.change("places", "at-yours", place -> place.set("extra", extra.get()));
     }
 
