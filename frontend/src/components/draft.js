@@ -11,6 +11,12 @@ export const draft = () => ({
     'data-x-on:pointerdown'(event) {
       this.grab(event);
     },
+    'data-x-on:mouseover'(event) {
+      this.peek(event.target);
+    },
+    'data-x-on:focusin'(event) {
+      this.peek(event.target);
+    },
     'data-x-on:keydown'(event) {
       const knot = event.target.closest?.('[data-knot]');
       const by = { ArrowLeft: 1, ArrowUp: 1, ArrowRight: -1, ArrowDown: -1 }[event.key];
@@ -19,6 +25,33 @@ export const draft = () => ({
       event.stopPropagation();
       this.turn(knot, by);
     },
+  },
+
+  // What a link leads to is shown beside it while it is pointed at, or has the focus.
+  peeked: null,
+
+  peek(target) {
+    const link = target.closest?.('[data-peek]');
+    if (!link || link === this.peeked) return;
+    this.peeked = link;
+    setTimeout(() => {
+      if (this.peeked === link) this.show(link);
+    }, 120);
+  },
+
+  async show(link) {
+    const address = new URL(link.href);
+    address.searchParams.set('fragment', this.$root.dataset.fragment);
+    try {
+      const answer = await fetch(address);
+      if (!answer.ok || this.peeked !== link) return;
+      const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      const fresh = html.getElementById(link.dataset.peek);
+      const old = document.getElementById(link.dataset.peek);
+      if (fresh && old && this.peeked === link) old.replaceWith(document.importNode(fresh, true));
+    } catch {
+      // The link itself still leads there.
+    }
   },
 
   ask() {

@@ -44,6 +44,7 @@ class ArchitectureTest {
             "pictures",
             "secrets",
             "secondfactor",
+            "extras",
             "catalogue",
             "messages",
             "strangers",
@@ -70,6 +71,8 @@ class ArchitectureTest {
             "hours",
             "household",
             "offerdesk",
+            "files",
+            "housedesk",
             "explainer",
             "access",
             "start");

@@ -226,7 +226,8 @@ public record HouseFile(
         private Map<String, PromoCode> promoCodes() {
             Map<String, PromoCode> codes = new LinkedHashMap<>();
             for (Node node : root.elements("promoCodes")) {
-                node.object("code", "percent", "amount", "offers", "from", "to", "minSubtotal", "maxUses", "used");
+                node.object(
+                        "code", "percent", "amount", "offers", "from", "to", "minSubtotal", "maxUses", "used", "extra");
                 String code = node.required("code").text();
                 if (node.has("percent") == node.has("amount")) {
                     node.problem("must have exactly one of percent, amount");

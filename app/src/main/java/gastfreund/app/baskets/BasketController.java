@@ -1,7 +1,7 @@
 package gastfreund.app.baskets;
 
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.catalogue.Shelf;
+import gastfreund.app.extras.Shelf;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.pages.Address;

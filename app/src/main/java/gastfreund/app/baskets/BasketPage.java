@@ -72,8 +72,12 @@ public record BasketPage(
             boolean open,
             String another) {}
 
-    /** A voucher or a pass that it buys. */
-    public record Good(String title, String recipient, String sum, String release) {}
+    /**
+     * A voucher, a pass or a ware that it buys.
+     *
+     * @param comes how it comes to its guest
+     */
+    public record Good(String title, String recipient, String comes, String sum, String release) {}
 
     /**
      * The code that was entered.

@@ -63,8 +63,9 @@ class BasketPages {
                 List.copyOf(rows),
                 bill.goods().stream()
                         .map(g -> new BasketPage.Good(
-                                g.title(),
+                                g.called(),
                                 g.recipient(),
+                                f.text(g.isWare() ? "basket.notPaid" : "prepaid.comesByMail"),
                                 f.money(g.price()),
                                 links.basketPage() + "/goods/" + g.id() + "/release"))
                         .toList(),
@@ -83,6 +84,9 @@ class BasketPages {
         }
         if (said.containsKey("full")) {
             notes.add(Note.warn(f.text("basket.full")));
+        }
+        if (said.containsKey("soldOut")) {
+            notes.add(Note.warn(f.text("basket.soldOut")));
         }
         if (said.containsKey("lost")) {
             notes.add(Note.warn(f.text("basket.lost")));
@@ -133,7 +137,7 @@ class BasketPages {
         boolean chooses = offer.payment().when() == Payment.When.CHOICE;
         return new BasketPage.Kept(
                 line.expires(),
-                f.money(quoted.total()),
+                catalogues.catalogue().isAgreed(offer.id()) ? f.text("price.agreed") : f.money(quoted.total()),
                 quoted.covered().isPositive(),
                 chooses ? line.pay() == Quote.Pay.NOW : null,
                 panels.chips(changing, links.basket()),

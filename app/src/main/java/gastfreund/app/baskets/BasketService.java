@@ -3,12 +3,14 @@ package gastfreund.app.baskets;
 import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.catalogue.PrepaidOffer;
+import gastfreund.app.extras.PrepaidOffer;
+import gastfreund.app.extras.Ware;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.openings.Slot;
 import gastfreund.app.typed.Written;
 import gastfreund.app.visits.Visit;
 import gastfreund.app.visits.Visits;
+import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.bookings.BookingId;
@@ -103,7 +105,25 @@ public class BasketService {
         return token;
     }
 
-    /** Takes a voucher or a pass that is not yet ordered out of a basket. */
+    /** Puts so many of a ware into a basket; {@code basket} is null where the guest has none yet. The basket. */
+    @Transactional
+    public String put(@Nullable String basket, Ware ware, int count) {
+        String token = holds.orFresh(basket);
+        if (prepaid.goodsOfBasket(token).size() < MOST_LINES) {
+            prepaid.put(token, ware, count);
+        }
+        return token;
+    }
+
+    /** Takes out of a basket the wares of which there are not so many any more; whether there were any. */
+    @Transactional
+    public boolean dropSoldOut(String basket) {
+        List<Goods> out = prepaid.soldOut(basket);
+        out.forEach(g -> prepaid.remove(basket, g.id()));
+        return !out.isEmpty();
+    }
+
+    /** Takes what is not yet ordered out of a basket. */
     @Transactional
     public void removeGoods(String basket, String goods) {
         prepaid.remove(basket, goods);

@@ -1,7 +1,7 @@
 package gastfreund.app.baskets;
 
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.catalogue.PrepaidOffer;
+import gastfreund.app.extras.PrepaidOffer;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Address;
 import gastfreund.app.pages.Field;

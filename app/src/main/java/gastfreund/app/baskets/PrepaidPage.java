@@ -1,6 +1,6 @@
 package gastfreund.app.baskets;
 
-import gastfreund.app.catalogue.Story;
+import gastfreund.app.extras.Story;
 import gastfreund.app.pages.Field;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

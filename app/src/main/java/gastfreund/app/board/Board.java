@@ -47,6 +47,7 @@ public record Board(
     /**
      * A session's block with its shoulders.
      *
+     * @param tone of its offer; empty: none
      * @param label what is written on it
      * @param state what is written below: how full it is, what is paid, how long it is kept
      * @param said what it says to those who do not see it
@@ -55,6 +56,7 @@ public record Board(
      */
     public record Block(
             BoardBooking booking,
+            String tone,
             String label,
             String state,
             String said,

@@ -14,10 +14,8 @@ import gastfreund.core.time.Days;
 import gastfreund.core.time.Interval;
 import gastfreund.core.time.IntervalSet;
 import java.time.Clock;
-import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -173,7 +171,8 @@ class BoardService {
                 String title = title(shown, offer, f);
                 blocks.add(new Board.Block(
                         shown,
-                        label(shown, offer, title, party, width < NARROW),
+                        catalogue.shelfOf(offer.id()).tone(),
+                        signed(catalogue.shelfOf(offer.id()).sign(), label(shown, offer, title, party, width < NARROW)),
                         state(shown, offer, party, f),
                         title + ", " + offer.title() + ", " + f.times(shown.time()),
                         x,
@@ -192,6 +191,10 @@ class BoardService {
             return offer.title();
         }
         return booking.guest() == null ? f.text("board.kept") : booking.guest();
+    }
+
+    private static String signed(String sign, String label) {
+        return sign.isEmpty() ? label : sign + " " + label;
     }
 
     private static String label(BoardBooking booking, Offer offer, String title, int party, boolean narrow) {
@@ -271,8 +274,7 @@ class BoardService {
     /** Six weeks with the day in the third. */
     Ruler ruler(LocalDate selected) {
         Catalogue catalogue = catalogues.catalogue();
-        LocalDate first = selected.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY))
-                .minusWeeks(2);
+        LocalDate first = catalogue.extras().manners().weekOf(selected).minusWeeks(2);
         Days days = Days.between(catalogue.zone(), first.minusDays(1), first.plusDays(Ruler.DAYS - 1L));
         List<BoardBooking> bookings = store.between(days.span(), clock.instant());
         long[] staffOpen = new long[days.count()];

@@ -123,7 +123,8 @@ public class BookingPage {
                         pay,
                         documents.ofOrder(order),
                         lapsed ? nearest(order.lines().get(0)) : List.of(),
-                        lapsed ? keepAddress(order.lines().get(0)) : ""));
+                        lapsed ? keepAddress(order.lines().get(0)) : "",
+                        orders.agreements(order)));
     }
 
     private static List<Note> notes(Set<String> said, Formats f) {

@@ -2,6 +2,7 @@ package gastfreund.app.bookingpage;
 
 import gastfreund.app.documents.Document;
 import gastfreund.app.openings.Slot;
+import gastfreund.app.orders.AnswerStore;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.orders.OrderStatus;
@@ -29,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param transfer that is waited for; null where none is
  * @param account to which it goes; null where none does
  * @param paying what is to be paid now, and what came of it so far
+ * @param agreements the texts to which its guest agreed, as they were then
  * @param nearest to what was lost, where the time ran out
  */
 public record BookingView(
@@ -49,7 +51,8 @@ public record BookingView(
         Paying paying,
         List<Document> documents,
         List<Slot> nearest,
-        String keepAddress) {
+        String keepAddress,
+        List<AnswerStore.Agreement> agreements) {
 
     /**
      * What stands, with what its guest may do about it.

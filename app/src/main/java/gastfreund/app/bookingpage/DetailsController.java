@@ -1,10 +1,10 @@
 package gastfreund.app.bookingpage;
 
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.catalogue.CheckoutRules;
 import gastfreund.app.checkout.CheckoutForm;
 import gastfreund.app.checkout.GuestFields;
 import gastfreund.app.checkout.Questionnaire;
+import gastfreund.app.extras.CheckoutRules;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Contact;
 import gastfreund.app.orders.OfItsGuest;

@@ -1,5 +1,18 @@
 package gastfreund.app.catalogue;
 
+import gastfreund.app.extras.CheckoutRules;
+import gastfreund.app.extras.CodeRules;
+import gastfreund.app.extras.DayNote;
+import gastfreund.app.extras.Extras;
+import gastfreund.app.extras.KeepRules;
+import gastfreund.app.extras.Opening;
+import gastfreund.app.extras.PlaceNotes;
+import gastfreund.app.extras.Portrait;
+import gastfreund.app.extras.PrepaidOffer;
+import gastfreund.app.extras.Question;
+import gastfreund.app.extras.Shelf;
+import gastfreund.app.extras.Story;
+import gastfreund.app.extras.Ware;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
@@ -14,40 +27,51 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What the house sells, as core values, with the words and pictures that go with it.
+ * What the house sells, as core values, with the words, pictures and rules that go with it.
  *
- * @param story of the house
- * @param stories of offers
- * @param shelves where offers stand in the shop
- * @param placeNotes how to find a place
- * @param portraits of people
- * @param dayNotes why the house is closed on some days
- * @param order in which offers are shown; those that it does not name come after
- * @param opening whether guests can book
- * @param questions that offers ask at checkout
- * @param checkout what the house wants there
- * @param keeping how long guests' data are kept
- * @param prepaidOffers the vouchers and passes that the house sells
  * @param promoCodes by {@link PromoCode#normal}
- * @param answerHours in how many hours a request is answered, or lapses
  */
-public record Catalogue(
-        House house,
-        Story story,
-        Map<OfferId, Story> stories,
-        Map<OfferId, Shelf> shelves,
-        Map<PlaceId, PlaceNotes> placeNotes,
-        Map<StaffId, Portrait> portraits,
-        List<DayNote> dayNotes,
-        List<OfferId> order,
-        Opening opening,
-        Map<OfferId, List<Question>> questions,
-        CheckoutRules checkout,
-        KeepRules keeping,
-        List<PrepaidOffer> prepaidOffers,
-        Map<String, PromoCode> promoCodes,
-        int holdMinutes,
-        int answerHours) {
+public record Catalogue(House house, Extras extras, Map<String, PromoCode> promoCodes) {
+
+    /** Of the house. */
+    public Story story() {
+        return extras.story();
+    }
+
+    /** What the house wants at checkout. */
+    public CheckoutRules checkout() {
+        return extras.checkout();
+    }
+
+    /** Whether guests can book. */
+    public Opening opening() {
+        return extras.opening();
+    }
+
+    /** How long guests' data are kept. */
+    public KeepRules keeping() {
+        return extras.keeping();
+    }
+
+    /** In how many hours a request is answered, or lapses. */
+    public int answerHours() {
+        return extras.waits().answerHours();
+    }
+
+    /** For how long a place is kept in a basket. */
+    public int holdMinutes() {
+        return extras.waits().holdMinutes();
+    }
+
+    /** The vouchers and passes that the house sells. */
+    public List<PrepaidOffer> prepaidOffers() {
+        return extras.prepaidOffers();
+    }
+
+    /** @param code as it was written */
+    public CodeRules codeRules(String code) {
+        return extras.codes().getOrDefault(PromoCode.normal(code), CodeRules.none());
+    }
 
     public HouseZone zone() {
         return house.zone();
@@ -63,33 +87,38 @@ public record Catalogue(
     }
 
     public List<Question> questionsOf(OfferId offer) {
-        return questions.getOrDefault(offer, List.of());
+        return extras.questions().getOrDefault(offer, List.of());
     }
 
     /** A voucher or a pass that the house sells. */
     public Optional<PrepaidOffer> prepaidOffer(String id) {
-        return prepaidOffers.stream().filter(o -> o.id().equals(id)).findFirst();
+        return extras.prepaidOffers().stream().filter(o -> o.id().equals(id)).findFirst();
+    }
+
+    /** Goods that the house sells without a time. */
+    public Optional<Ware> ware(String id) {
+        return extras.wares().stream().filter(w -> w.id().equals(id)).findFirst();
     }
 
     public PlaceNotes placeNotes(PlaceId place) {
-        return placeNotes.getOrDefault(place, PlaceNotes.none());
+        return extras.placeNotes().getOrDefault(place, PlaceNotes.none());
     }
 
     /** What the house says of a person; empty: nothing. */
     public String wordsOf(StaffId person) {
-        Portrait portrait = portraits.get(person);
+        Portrait portrait = extras.portraits().get(person);
         return portrait == null ? "" : portrait.words();
     }
 
     /** The file name of a person's picture; empty: none. */
     public String pictureOf(StaffId person) {
-        Portrait portrait = portraits.get(person);
+        Portrait portrait = extras.portraits().get(person);
         return portrait == null ? "" : portrait.picture();
     }
 
     /** Why the house is closed on a date; empty where nobody said. */
     public String whyClosed(LocalDate date) {
-        return dayNotes.stream()
+        return extras.dayNotes().stream()
                 .filter(n -> n.covers(date))
                 .map(DayNote::words)
                 .findFirst()
@@ -97,7 +126,12 @@ public record Catalogue(
     }
 
     public Shelf shelfOf(OfferId offer) {
-        return shelves.getOrDefault(offer, Shelf.usual());
+        return extras.shelves().getOrDefault(offer, Shelf.usual());
+    }
+
+    /** Whether the price of an offer is agreed with each guest. */
+    public boolean isAgreed(OfferId offer) {
+        return shelfOf(offer).agreement();
     }
 
     /** Whether guests can book an offer: it is neither retired nor off. */
@@ -114,11 +148,11 @@ public record Catalogue(
     }
 
     private int place(OfferId offer) {
-        int at = order.indexOf(offer);
+        int at = extras.order().indexOf(offer);
         return at < 0 ? Integer.MAX_VALUE : at;
     }
 
     public Story storyOf(Offer offer) {
-        return stories.getOrDefault(offer.id(), Story.none());
+        return extras.stories().getOrDefault(offer.id(), Story.none());
     }
 }

@@ -8,7 +8,9 @@ import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import tools.jackson.databind.JsonNode;
@@ -18,7 +20,10 @@ import tools.jackson.databind.node.ObjectNode;
 @Repository
 class CatalogueStore {
 
+    private record Parsed(String text, ObjectNode json) {}
+
     private final JdbcClient jdbc;
+    private final Map<DocumentRef, Parsed> parsed = new ConcurrentHashMap<>();
 
     CatalogueStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
@@ -53,9 +58,23 @@ class CatalogueStore {
         return kind == Kind.HOUSE ? "'house'" : kind.idMember();
     }
 
-    private static Document document(Kind kind, ResultSet row) throws SQLException {
-        return new Document(new DocumentRef(kind, row.getString("id")), row.getInt("version"), (ObjectNode)
-                HouseFile.parse(row.getString("definition")));
+    private Document document(Kind kind, ResultSet row) throws SQLException {
+        DocumentRef ref = new DocumentRef(kind, row.getString("id"));
+        return new Document(ref, row.getInt("version"), parsed(ref, row.getString("definition")));
+    }
+
+    /**
+     * Documents are read many times for each change: what was parsed is parsed once. Nobody in this
+     * package changes what they are given, and {@link HouseDocuments} gives others their own.
+     */
+    private ObjectNode parsed(DocumentRef ref, String text) {
+        Parsed before = parsed.get(ref);
+        if (before != null && before.text().equals(text)) {
+            return before.json();
+        }
+        ObjectNode json = (ObjectNode) HouseFile.parse(text);
+        parsed.put(ref, new Parsed(text, json));
+        return json;
     }
 
     /** Writes a document in the place of the one before it; one that is new stands behind all others. */
@@ -105,14 +124,6 @@ class CatalogueStore {
                         .query(Integer.class)
                         .single()
                 == 1;
-    }
-
-    int holdMinutes() {
-        return jdbc.sql("SELECT hold_minutes FROM house").query(Integer.class).single();
-    }
-
-    int answerHours() {
-        return jdbc.sql("SELECT answer_hours FROM house").query(Integer.class).single();
     }
 
     /** Writes a house where there is none. */

@@ -16,7 +16,7 @@ public record Document(DocumentRef ref, int version, ObjectNode json) {
 
     /** What a host calls it: its name or title. */
     public String name() {
-        String title = json.path("title").stringValue("");
+        String title = json.path("title").stringValue(json.path("code").stringValue(""));
         return json.path("name").stringValue(title.isEmpty() ? ref.id() : title);
     }
 

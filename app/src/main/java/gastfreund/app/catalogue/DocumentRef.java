@@ -30,12 +30,12 @@ public record DocumentRef(Kind kind, String id) {
         }
 
         /** The member of a house file in which they stand. */
-        String inFile() {
+        public String inFile() {
             return this == PROMO_CODES ? "promoCodes" : code();
         }
 
         /** The member that tells one from the others. */
-        String idMember() {
+        public String idMember() {
             return this == PROMO_CODES ? "code" : "id";
         }
     }

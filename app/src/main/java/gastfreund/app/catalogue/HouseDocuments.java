@@ -1,6 +1,7 @@
 package gastfreund.app.catalogue;
 
 import gastfreund.app.catalogue.DocumentRef.Kind;
+import gastfreund.app.extras.Extras;
 import gastfreund.housefile.BadFileException;
 import gastfreund.housefile.HouseFile;
 import gastfreund.housefile.Problem;
@@ -33,15 +34,20 @@ public class HouseDocuments {
 
     /** All of them: the house, then kind by kind, each in the order in which it is shown; none where there is no house. */
     public List<Document> all() {
-        return store.documents();
+        return store.documents().stream().map(HouseDocuments::own).toList();
     }
 
     public List<Document> all(Kind kind) {
-        return store.documents(kind);
+        return store.documents(kind).stream().map(HouseDocuments::own).toList();
     }
 
     public Optional<Document> find(DocumentRef ref) {
-        return store.document(ref);
+        return store.document(ref).map(HouseDocuments::own);
+    }
+
+    /** The store gives everybody the same: whoever may change what they get has one of their own. */
+    private static Document own(Document shared) {
+        return shared.with(shared.json().deepCopy());
     }
 
     /**
@@ -52,10 +58,10 @@ public class HouseDocuments {
         return read(with(store.documents(), changed));
     }
 
-    /** The same without a document. */
-    public Tried tryWithout(DocumentRef gone, List<Document> changed) {
+    /** The same without some of them. */
+    public Tried tryWithout(List<DocumentRef> gone, List<Document> changed) {
         List<Document> left = new ArrayList<>(with(store.documents(), changed));
-        left.removeIf(d -> d.ref().equals(gone));
+        left.removeIf(d -> gone.contains(d.ref()));
         return read(left);
     }
 
@@ -82,7 +88,7 @@ public class HouseDocuments {
     }
 
     /** A house file of these documents, without bookings. */
-    static ObjectNode file(List<Document> documents) {
+    public static ObjectNode file(List<Document> documents) {
         ObjectNode file = JsonNodeFactory.instance.objectNode();
         file.put("format", "gastfreund-house/1");
         for (Kind kind : Kind.values()) {

@@ -21,6 +21,7 @@ public class Speech {
                 messages,
                 Languages.spoken(locale),
                 catalogue.zone(),
-                catalogue.house().currency());
+                catalogue.house().currency(),
+                catalogue.extras().manners().twelveHours());
     }
 }

@@ -145,8 +145,15 @@ class CheckoutController {
             if (placed instanceof Placed.TooManyTransfers) {
                 return page(links, attempt.with(seal, Note.warn(f.text("checkout.tooManyTransfers"))), model);
             }
+            if (placed instanceof Placed.CodeUsed used) {
+                return page(links, attempt.with(seal, Note.bad(f.text("checkout.codeUsed", used.code()))), model);
+            }
             if (placed instanceof Placed.Stale) {
                 return page(links, turnedAway(attempt, Doorkeeper.Verdict.STALE, f), model);
+            }
+            if (placed instanceof Placed.SoldOut) {
+                baskets.dropSoldOut(known(links));
+                return "redirect:" + links.basketPage() + "?soldOut";
             }
             if (placed instanceof Placed.NoAddress) {
                 return "redirect:" + WhereController.address(links);

@@ -1,6 +1,6 @@
 package gastfreund.app.checkout;
 
-import gastfreund.app.catalogue.CheckoutRules;
+import gastfreund.app.extras.CheckoutRules;
 import gastfreund.app.orders.Contact;
 import java.util.List;
 import org.springframework.util.MultiValueMap;

@@ -80,7 +80,7 @@ class CheckoutPages {
                 help(bill, asks, lines, catalogue, f),
                 rows(lines, offers, bill, catalogue, f),
                 bill.goods().stream()
-                        .map(g -> Rung.of(g.title(), f.money(g.price())))
+                        .map(g -> Rung.of(g.called(), f.money(g.price())))
                         .toList(),
                 bill.rungs(f),
                 WhereController.address(links));
@@ -152,7 +152,7 @@ class CheckoutPages {
                     f.text("offer.people", line.party()),
                     where(line, catalogue, f),
                     line.expires(),
-                    f.money(quoted.total()),
+                    catalogue.isAgreed(line.offer()) ? f.text("price.agreed") : f.money(quoted.total()),
                     quoted.covered().isPositive()));
         }
         return rows;

@@ -1,7 +1,7 @@
 package gastfreund.app.checkout;
 
-import gastfreund.app.catalogue.CheckoutRules;
-import gastfreund.app.catalogue.Question;
+import gastfreund.app.extras.CheckoutRules;
+import gastfreund.app.extras.Question;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Contact;
 import gastfreund.app.pages.Field;

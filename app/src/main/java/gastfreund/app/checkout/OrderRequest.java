@@ -1,6 +1,6 @@
 package gastfreund.app.checkout;
 
-import gastfreund.app.catalogue.CheckoutRules;
+import gastfreund.app.extras.CheckoutRules;
 import gastfreund.app.orders.Contact;
 import gastfreund.app.orders.GivenAnswer;
 import java.util.List;

@@ -27,6 +27,12 @@ public sealed interface Placed {
     /** Enough places wait for a transfer of this guest already; nothing was ordered. */
     record TooManyTransfers() implements Placed {}
 
+    /** This guest has used the promo code as often as one can; nothing was ordered. */
+    record CodeUsed(String code) implements Placed {}
+
+    /** Of what is bought there is not so much any more; nothing was ordered. */
+    record SoldOut() implements Placed {}
+
     /** Something takes place at the guest's address, which nobody knows; nothing was ordered. */
     record NoAddress() implements Placed {}
 

@@ -131,8 +131,18 @@ public class Placing {
         if (lines.isEmpty() && bill.goods().isEmpty()) {
             return new Placed.Empty();
         }
+        if (!prepaid.soldOut(basket).isEmpty()) {
+            return new Placed.SoldOut();
+        }
         if (!request.shown().isEmpty() && !request.shown().equals(bill.mark())) {
             return new Placed.Changed();
+        }
+        String promoCode = bill.quote().promo() == PromoCode.Outcome.APPLIED ? baskets.promoCode(basket) : null;
+        if (promoCode != null
+                && !catalogue
+                        .codeRules(promoCode)
+                        .allows(store.usesOf(promoCode, request.contact().email()))) {
+            return new Placed.CodeUsed(promoCode);
         }
         if (paying.isTooMany(request.gateway(), request.contact().email(), request.visitor(), lines.size())) {
             return new Placed.TooManyTransfers();
@@ -154,7 +164,6 @@ public class Placing {
         }
         boolean waits = statuses.contains(BookingStatus.HELD) || lines.isEmpty();
         OrderStatus status = waits ? OrderStatus.WAITING : OrderStatus.PLACED;
-        String promoCode = bill.quote().promo() == PromoCode.Outcome.APPLIED ? baskets.promoCode(basket) : null;
         long id = store.insert(
                 tokens.next(),
                 basket,

@@ -1,7 +1,7 @@
 package gastfreund.app.checkout;
 
 import gastfreund.app.catalogue.Catalogue;
-import gastfreund.app.catalogue.Question;
+import gastfreund.app.extras.Question;
 import gastfreund.app.orders.GivenAnswer;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.OfferId;

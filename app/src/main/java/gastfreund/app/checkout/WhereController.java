@@ -4,7 +4,7 @@ import gastfreund.app.baskets.BasketLine;
 import gastfreund.app.baskets.BasketService;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.catalogue.Reach;
+import gastfreund.app.extras.Reach;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Links;
@@ -147,7 +147,7 @@ class WhereController {
                                 .map(l -> new WherePage.Row(
                                         catalogue.offer(l.offer()).title(),
                                         f.dayAndTimes(l.time()),
-                                        reach(l, catalogue).words(catalogue, f)))
+                                        reach(l, catalogue).words(catalogue.house(), f)))
                                 .toList(),
                         Field.text("address", f.text("where.address"), MOST_ADDRESS)
                                 .with("autocomplete", "street-address")

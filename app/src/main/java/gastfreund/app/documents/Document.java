@@ -10,6 +10,7 @@ import java.util.Locale;
  *
  * @param number without gaps over both kinds
  * @param order the number of the order
+ * @param issuer what the law wants to stand on it of whoever issues it, in lines; empty: nothing was said
  * @param guest name, company and address, in lines
  * @param paid what was paid when a receipt was issued; what goes back with a credit note
  */
@@ -20,6 +21,7 @@ public record Document(
         Instant issued,
         Locale locale,
         String house,
+        String issuer,
         String guest,
         List<Item> items,
         List<Tax> taxes,

@@ -44,6 +44,9 @@ final class DocumentPdf {
             pdf.setDocumentLanguage(document.locale().toLanguageTag());
             pdf.open();
             pdf.add(new Paragraph(document.house(), font(true, 20, INK)));
+            if (!document.issuer().isEmpty()) {
+                pdf.add(new Paragraph(document.issuer(), font(false, 9, QUIET)));
+            }
             Paragraph title =
                     new Paragraph(f.text("document." + kind, Long.toString(document.number())), font(true, 13, INK));
             title.setSpacingBefore(34);

@@ -54,7 +54,7 @@ class DocumentStore {
     private static JsonNode written(Document document) {
         ObjectNode json = JsonNodeFactory.instance.objectNode();
         json.put("order", document.order()).put("locale", document.locale().toLanguageTag());
-        json.put("house", document.house()).put("guest", document.guest());
+        json.put("house", document.house()).put("issuer", document.issuer()).put("guest", document.guest());
         ArrayNode items = json.putArray("items");
         document.items().forEach(i -> items.addObject()
                 .put("title", i.title())
@@ -86,6 +86,7 @@ class DocumentStore {
                 Instant.ofEpochSecond(row.getLong("issued_at")),
                 Locale.forLanguageTag(json.get("locale").stringValue()),
                 json.get("house").stringValue(),
+                json.path("issuer").stringValue(""),
                 json.get("guest").stringValue(),
                 items,
                 taxes,

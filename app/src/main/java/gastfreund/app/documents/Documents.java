@@ -42,7 +42,7 @@ public class Documents {
             entries.add(entry(order, line, line.asked()));
         }
         for (Goods one : goods) {
-            entries.add(new Entry(one.title(), one.recipient(), one.price(), one.taxRate()));
+            entries.add(new Entry(one.called(), one.recipient(), one.price(), one.taxRate()));
         }
         if (!entries.isEmpty()) {
             Money paid = Money.sum(lines.stream().map(OrderLine::paid).toList())
@@ -78,7 +78,7 @@ public class Documents {
 
     /** A credit note for a voucher or a pass that is taken back. */
     public void creditNote(Order order, Goods goods) {
-        Entry entry = new Entry(goods.title(), goods.recipient(), goods.price(), goods.taxRate());
+        Entry entry = new Entry(goods.called(), goods.recipient(), goods.price(), goods.taxRate());
         issue(order, Document.Kind.CREDIT_NOTE, List.of(entry), goods.price());
     }
 
@@ -113,6 +113,7 @@ public class Documents {
                         clock.instant(),
                         order.locale(),
                         catalogue.house().name(),
+                        catalogue.extras().legal().inLines(),
                         order.contact().inLines(),
                         items,
                         taxes,

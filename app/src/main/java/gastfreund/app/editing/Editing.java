@@ -142,7 +142,7 @@ public class Editing {
         if (!tried.isRight() || !unread.isEmpty()) {
             return new Keeping.Wrong(tried.faults(), unread);
         }
-        long keeping = writing.write(host, fresh, null);
+        long keeping = writing.write(host, fresh, List.of(), null);
         kept.forEach(d -> drafts.drop(host.id(), d.ref()));
         return new Keeping.Kept(keeping);
     }
@@ -158,7 +158,19 @@ public class Editing {
         }));
         Tried tried = documents.tryOut(fresh);
         return tried.isRight()
-                ? new Keeping.Kept(writing.write(host, fresh, null))
+                ? new Keeping.Kept(writing.write(host, fresh, List.of(), null))
+                : new Keeping.Wrong(tried.faults(), Map.of());
+    }
+
+    /**
+     * Puts documents in the place of those that there are, or beside them, and takes some away, at once and all together or
+     * not at all. What was booked is not taken away.
+     */
+    @Transactional
+    public Keeping together(Host host, List<Document> fresh, List<DocumentRef> gone) {
+        Tried tried = documents.tryWithout(gone, fresh);
+        return tried.isRight()
+                ? new Keeping.Kept(writing.write(host, fresh, gone, null))
                 : new Keeping.Wrong(tried.faults(), Map.of());
     }
 

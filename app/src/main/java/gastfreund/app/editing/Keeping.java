@@ -8,6 +8,11 @@ import java.util.Map;
 /** What came of keeping drafts. */
 public sealed interface Keeping {
 
+    /** What the page that comes next says of it, as the end of its address; empty: it shows what is wrong. */
+    default String said(char before) {
+        return this instanceof Kept kept ? before + (kept.keeping() == 0 ? "said=nothing" : "said=kept") : "";
+    }
+
     /** They count. @param keeping its number; 0 where there was nothing to keep */
     record Kept(long keeping) implements Keeping {}
 

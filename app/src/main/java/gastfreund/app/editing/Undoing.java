@@ -68,14 +68,14 @@ public class Undoing {
             return Undone.UNKNOWN;
         }
         List<Document> back = new ArrayList<>();
-        List<Change> made = new ArrayList<>();
+        List<DocumentRef> made = new ArrayList<>();
         for (Change change : all) {
             Optional<Document> now = documents.find(change.ref());
             if (!isAsLeft(change, now)) {
                 return Undone.CHANGED_SINCE;
             }
             if (change.before() == null) {
-                made.add(change);
+                made.add(change.ref());
             } else if (now.isEmpty()) {
                 back.add(new Document(change.ref(), change.version(), change.before()));
             } else {
@@ -85,18 +85,12 @@ public class Undoing {
         return undo(host, keeping, back, made);
     }
 
-    private Undone undo(Host host, long keeping, List<Document> back, List<Change> made) {
-        Tried tried = documents.tryOut(back);
-        for (Change change : made) {
-            tried = documents.tryWithout(change.ref(), back);
-        }
-        if (!tried.isRight() || made.stream().anyMatch(c -> documents.isBooked(c.ref()))) {
+    private Undone undo(Host host, long keeping, List<Document> back, List<DocumentRef> made) {
+        boolean fits = documents.tryWithout(made, back).isRight();
+        if (!fits || made.stream().anyMatch(documents::isBooked)) {
             return Undone.DOES_NOT_FIT;
         }
-        writing.write(host, back, keeping);
-        for (Change change : made) {
-            writing.delete(host, change.ref(), keeping);
-        }
+        writing.write(host, back, made, keeping);
         return Undone.UNDONE;
     }
 
@@ -147,11 +141,11 @@ public class Undoing {
         if (documents.isBooked(ref)) {
             return new Deleting.Booked();
         }
-        Tried tried = documents.tryWithout(ref, List.of());
+        Tried tried = documents.tryWithout(List.of(ref), List.of());
         if (!tried.isRight()) {
             return new Deleting.Named(tried.faults());
         }
         drafts.drop(host.id(), ref);
-        return new Deleting.Deleted(writing.delete(host, ref, null));
+        return new Deleting.Deleted(writing.write(host, List.of(), List.of(ref), null));
     }
 }

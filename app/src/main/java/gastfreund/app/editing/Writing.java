@@ -27,12 +27,13 @@ class Writing {
     }
 
     /**
-     * Those that are as they were are left alone.
+     * Writes some documents, and takes some away for good; those that are as they were are left alone, and so are those that
+     * cannot be taken away.
      *
      * @param undoes the keeping that this one undoes; null: none
-     * @return the number of the keeping; 0 where nothing was written
+     * @return the number of the keeping; 0 where nothing was changed
      */
-    long write(Host host, List<Document> fresh, @Nullable Long undoes) {
+    long write(Host host, List<Document> fresh, List<DocumentRef> gone, @Nullable Long undoes) {
         long keeping = changes.next();
         boolean any = false;
         for (Document one : fresh) {
@@ -43,38 +44,31 @@ class Writing {
             }
             int version = before.map(Document::version).orElse(0) + 1;
             documents.write(new Document(one.ref(), version, json));
-            changes.write(new Change(
-                    0,
-                    keeping,
-                    Instant.now(clock),
-                    host.email(),
-                    one.ref(),
-                    version,
-                    before.map(Document::json).orElse(null),
-                    json,
-                    undoes));
+            note(host, keeping, new Document(one.ref(), version, json), before.orElse(null), undoes);
             any = true;
+        }
+        for (DocumentRef ref : gone) {
+            Optional<Document> before = documents.find(ref);
+            if (before.isPresent() && documents.delete(ref)) {
+                Document was = before.get();
+                note(host, keeping, new Document(ref, was.version() + 1, Sort.JSON.objectNode()), was, undoes);
+                any = true;
+            }
         }
         return any ? keeping : 0;
     }
 
-    /** Takes a document away for good; 0 where it could not be. */
-    long delete(Host host, DocumentRef ref, @Nullable Long undoes) {
-        Optional<Document> before = documents.find(ref);
-        if (before.isEmpty() || !documents.delete(ref)) {
-            return 0;
-        }
-        long keeping = changes.next();
+    /** @param after without members where there is none any more */
+    private void note(Host host, long keeping, Document after, @Nullable Document before, @Nullable Long undoes) {
         changes.write(new Change(
                 0,
                 keeping,
                 Instant.now(clock),
                 host.email(),
-                ref,
-                before.get().version() + 1,
-                before.get().json(),
-                null,
+                after.ref(),
+                after.version(),
+                before == null ? null : before.json(),
+                after.json().isEmpty() ? null : after.json(),
                 undoes));
-        return keeping;
     }
 }

@@ -89,7 +89,7 @@ class ChangesController {
                     + change.ref().kind().code() + "/" + change.ref().id();
             case HOUSE, OFFERS -> "/desk/hours/" + change.ref().kind().code() + "/"
                     + change.ref().id();
-            case PROMO_CODES -> "";
+            case PROMO_CODES -> "/desk/codes/" + change.ref().id();
         };
     }
 

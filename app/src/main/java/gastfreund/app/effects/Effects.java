@@ -28,7 +28,6 @@ import gastfreund.core.openings.Comparison;
 import gastfreund.core.openings.Query;
 import gastfreund.core.time.Interval;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -56,6 +55,9 @@ public class Effects {
     /** The members that are hours, with the reasons for days that differ. */
     private static final List<String> OWN_HOURS = List.of("hours", "extra/notes");
 
+    /** The house as it is, with what it has on sale. */
+    private record Kept(House house, Booked booked, Comparison.Before before) {}
+
     private final Undoing undoing;
     private final HouseDocuments documents;
     private final CatalogueService catalogues;
@@ -65,6 +67,7 @@ public class Effects {
     private final HostService hosts;
     private final Names names;
     private final Clock clock;
+    private volatile @Nullable Kept kept;
 
     Effects(
             Editing editing,
@@ -128,6 +131,17 @@ public class Effects {
         return effect(changes, problems, both, tried.house(), comparison, last(host, refs.get(0), f), f);
     }
 
+    /** What some documents would do in the place of those that there are, and without others. */
+    public Effect of(List<Document> fresh, List<DocumentRef> gone, Formats f) {
+        Sentences sentences = names.sentences(f);
+        Tried tried = documents.tryWithout(gone, fresh);
+        List<String> problems = tried.faults().stream()
+                .map(fault -> problem(fault, DocumentRef.HOUSE, sentences, f))
+                .toList();
+        Comparison comparison = tried.isRight() ? compared(tried.right()) : new Comparison(List.of(), List.of());
+        return effect(List.of(), problems, List.of(), tried.house(), comparison, null, f);
+    }
+
     private String problem(Fault fault, DocumentRef first, Sentences sentences, Formats f) {
         String label =
                 fault.path().isEmpty() ? "" : sentences.label(fault.path().replace('.', '/'));
@@ -142,10 +156,15 @@ public class Effects {
     }
 
     private Comparison compared(House after) {
-        Instant now = clock.instant();
-        House before = catalogues.catalogue().house();
-        Booked all = ahead.of(before, now);
-        return Comparison.of(before, all, after, all, now, DAYS);
+        House house = catalogues.plain().house();
+        Booked all = ahead.of(house, clock.instant());
+        Kept current = kept;
+        if (current == null || current.house() != house || current.booked() != all) {
+            // What is booked is read anew with each minute: so is this.
+            current = new Kept(house, all, Comparison.Before.of(house, all, clock.instant(), DAYS));
+            kept = current;
+        }
+        return Comparison.of(current.before(), after, all);
     }
 
     private Effect effect(

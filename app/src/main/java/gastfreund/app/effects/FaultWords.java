@@ -1,7 +1,12 @@
 package gastfreund.app.effects;
 
+import gastfreund.app.catalogue.Document;
+import gastfreund.app.catalogue.Fault;
+import gastfreund.app.catalogue.Tried;
 import gastfreund.app.editing.Editing;
+import gastfreund.app.editing.Inputs;
 import gastfreund.app.languages.Formats;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -28,6 +33,17 @@ public final class FaultWords {
     }
 
     private FaultWords() {}
+
+    /** What is wrong with a document, by its members. */
+    public static Map<String, String> at(Tried tried, Document document, Formats f) {
+        Map<String, String> wrong = new HashMap<>();
+        for (Fault fault : tried.faults()) {
+            if (fault.document().equals(document.ref())) {
+                wrong.putIfAbsent(Inputs.member(document.json(), fault.path()), of(fault.message(), f));
+            }
+        }
+        return wrong;
+    }
 
     /** In words; what is not known is said as the reader says it. */
     public static String of(String message, Formats f) {

@@ -23,6 +23,7 @@ import gastfreund.core.terms.Terms;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -206,6 +207,28 @@ public class Endings {
         documents.receipt(after, List.of(accepted), List.of());
         letters.accepted(after, accepted);
         return Outcome.DONE;
+    }
+
+    /**
+     * The host's yes to a request whose price is agreed: it is named now, the place is kept, and the guest gets a letter that
+     * leads to the payment.
+     */
+    @Transactional
+    public Outcome acceptFor(Order order, BookingId booking, Money price, Actor host) {
+        OrderLine line = current(order, booking);
+        if (line.status() != BookingStatus.REQUESTED
+                || !line.total().isZero()
+                || !catalogues.catalogue().isAgreed(line.offer())) {
+            return Outcome.CHANGED;
+        }
+        LocalDate today = catalogues.catalogue().zone().dateOf(clock.instant());
+        store.reprice(booking, price, price, today, line.sold());
+        Outcome outcome = accept(now(order), booking, host);
+        if (outcome == Outcome.DONE && price.isPositive()) {
+            Order after = now(order);
+            letters.balance(after, after.line(booking).orElseThrow(), "balance");
+        }
+        return outcome;
     }
 
     /** The host's no to a request: what was authorised for it is let go. */

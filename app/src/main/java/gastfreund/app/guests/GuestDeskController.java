@@ -1,7 +1,7 @@
 package gastfreund.app.guests;
 
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.catalogue.KeepRules;
+import gastfreund.app.extras.KeepRules;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.journal.Actor;
@@ -10,6 +10,7 @@ import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.app.typed.Written;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -30,10 +31,14 @@ class GuestDeskController {
 
     private static final int MOST_EMAIL = 254;
 
+    private static final Pattern MONTHS = Pattern.compile("\\A[1-9]\\d{0,2}+\\z");
+
     private final GuestService guests;
+    private final Tidying tidying;
     private final CatalogueService catalogues;
 
-    GuestDeskController(GuestService guests, CatalogueService catalogues) {
+    GuestDeskController(GuestService guests, Tidying tidying, CatalogueService catalogues) {
+        this.tidying = tidying;
         this.guests = guests;
         this.catalogues = catalogues;
     }
@@ -66,6 +71,30 @@ class GuestDeskController {
     @PostMapping
     String find(@RequestParam(defaultValue = "") String email, Model model) {
         return found(Written.line(email, MOST_EMAIL), List.of(), model);
+    }
+
+    /**
+     * Who would be forgotten today.
+     *
+     * @param more how many beyond those named, in words; empty: none
+     */
+    public record ForgettingPage(String words, List<String> guests, String more) {}
+
+    /** A dry run: who would be forgotten today, if data were kept for so long. */
+    @Needs(Right.GUEST_DATA)
+    @GetMapping("/forgetting")
+    String forgetting(@RequestParam(defaultValue = "") String months, Model model) {
+        Formats f = Formats.of(model);
+        KeepRules keeping = catalogues.catalogue().keeping();
+        int after = MONTHS.matcher(months).matches() ? Integer.parseInt(months) : keeping.guestMonths();
+        List<String> guests = tidying.toForget(after);
+        model.addAttribute(
+                "page",
+                new ForgettingPage(
+                        f.text("guests.forgetting", guests.size(), after),
+                        guests,
+                        guests.size() == Tidying.AT_ONCE ? f.text("guests.andMore") : ""));
+        return "guests/forgetting";
     }
 
     private String found(String email, List<Note> notes, Model model) {

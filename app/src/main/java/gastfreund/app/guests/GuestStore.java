@@ -55,7 +55,7 @@ class GuestStore {
                                                  OR EXISTS (SELECT 1 FROM bookings b
                                                             WHERE b.order_id = o.id AND b.end_at >= :before)
                                                  OR\s"""
-                                + OPEN + ")) LIMIT 100")
+                                + OPEN + ")) LIMIT " + Tidying.AT_ONCE)
                 .param("before", before.getEpochSecond())
                 .param("now", now.getEpochSecond())
                 .query(String.class)

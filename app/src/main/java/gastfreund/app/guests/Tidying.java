@@ -2,7 +2,7 @@ package gastfreund.app.guests;
 
 import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.catalogue.KeepRules;
+import gastfreund.app.extras.KeepRules;
 import gastfreund.app.journal.Actor;
 import gastfreund.app.rounds.Entry;
 import gastfreund.app.rounds.Kind;
@@ -26,6 +26,9 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Component
 public class Tidying {
+
+    /** How many are forgotten in one round. */
+    static final int AT_ONCE = 100;
 
     private static final Duration DAYS = Duration.ofDays(30);
     private static final Duration SIGN_INS = Duration.ofDays(365);
@@ -94,6 +97,11 @@ public class Tidying {
         return known.notSeenSince(before, clock.instant()).stream()
                 .map(email -> new Entry("guest-" + marks.ofGuest(email), () -> guests.forget(email, Actor.HOUSE)))
                 .toList();
+    }
+
+    /** Who would be forgotten now if guests' data were kept for so many months; no more than {@link #AT_ONCE}. */
+    List<String> toForget(int months) {
+        return known.notSeenSince(monthsAgo(months), clock.instant());
     }
 
     private Instant monthsAgo(int months) {

@@ -60,6 +60,10 @@ class DeskAdvice {
             return may(Right.OWN_HOURS);
         }
 
+        public boolean files() {
+            return may(Right.FILES);
+        }
+
         public boolean guestData() {
             return may(Right.GUEST_DATA);
         }

@@ -28,6 +28,8 @@ public enum Right {
     OWN_HOURS,
     /** Inviting hosts, saying what they may do, and ending their sessions. */
     ROLES,
+    /** Taking the house out as files, and in again. */
+    FILES,
     /** One's own password and sessions. */
     OWN_ACCOUNT
 }

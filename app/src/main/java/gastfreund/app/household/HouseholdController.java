@@ -78,7 +78,7 @@ class HouseholdController {
                 edits.put(offer.ref(), json -> assign(json, assign));
             }
         }
-        return "redirect:/desk/house" + said(editing.atOnce(host, edits));
+        return "redirect:/desk/house" + editing.atOnce(host, edits).said('?');
     }
 
     private static void assign(ObjectNode offer, String assign) {
@@ -99,11 +99,8 @@ class HouseholdController {
                 Form.removeExtra(json, "ownHours");
             }
         };
-        return "redirect:/desk/house" + said(editing.atOnce(host, Map.of(DocumentRef.HOUSE, edit)));
-    }
-
-    private static String said(Keeping keeping) {
-        return keeping instanceof Keeping.Kept kept ? (kept.keeping() == 0 ? "?said=nothing" : "?said=kept") : "";
+        return "redirect:/desk/house"
+                + editing.atOnce(host, Map.of(DocumentRef.HOUSE, edit)).said('?');
     }
 
     /** Begins somebody or something new, as a draft. */
@@ -190,7 +187,7 @@ class HouseholdController {
         Document seen = seen(host, kind, id);
         type(host, seen, form, Formats.of(model));
         Keeping keeping = editing.keep(host, pages.together(host, seen.ref()));
-        return "redirect:" + HouseholdPages.address(seen.ref()) + said(keeping);
+        return "redirect:" + HouseholdPages.address(seen.ref()) + keeping.said('?');
     }
 
     @Needs(Right.SET_UP)
@@ -214,7 +211,7 @@ class HouseholdController {
             }
         };
         Keeping keeping = editing.atOnce(host, Map.of(seen.ref(), edit));
-        return "redirect:" + HouseholdPages.address(seen.ref()) + said(keeping);
+        return "redirect:" + HouseholdPages.address(seen.ref()) + keeping.said('?');
     }
 
     @Needs(Right.SET_UP)

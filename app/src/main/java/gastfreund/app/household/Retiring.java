@@ -53,12 +53,12 @@ public class Retiring {
 
     /** Whether an offer or a code names it. */
     private boolean isNamed(DocumentRef ref) {
-        return !documents.tryWithout(ref, List.of()).isRight();
+        return !documents.tryWithout(List.of(ref), List.of()).isRight();
     }
 
     /** How many bookings of the next 400 days are with a person, at a place or with a thing. */
     private int ahead(DocumentRef ref) {
-        Booked all = ahead.of(catalogues.catalogue().house(), clock.instant());
+        Booked all = ahead.of(catalogues.plain().house(), clock.instant());
         long now = clock.instant().getEpochSecond() / 60;
         return (int) all.bookings().stream()
                 .filter(b -> b.start() >= now)

@@ -42,13 +42,23 @@ public final class Formats {
 
     private final Words words;
     private final Locale locale;
+    private final String clock;
     private final HouseZone zone;
     private final Currency currency;
     private final NumberFormat wholeNumbers;
     private final NumberFormat numbers;
 
-    /** @param locale one of {@link Languages} */
+    /** With a clock of twenty-four hours. @param locale one of {@link Languages} */
     public Formats(MessageSource messages, Locale locale, HouseZone zone, Currency currency) {
+        this(messages, locale, zone, currency, false);
+    }
+
+    /**
+     * @param locale one of {@link Languages}
+     * @param twelveHours whether the clock has twelve hours
+     */
+    public Formats(MessageSource messages, Locale locale, HouseZone zone, Currency currency, boolean twelveHours) {
+        this.clock = twelveHours ? "h:mm\u202fa" : "H:mm";
         this.words = new Words(messages, locale);
         this.locale = locale;
         this.zone = zone;
@@ -156,11 +166,11 @@ public final class Formats {
 
     /** {@code 16:30}. */
     public String time(long minute) {
-        return zone.localOf(minute).format(pattern("H:mm"));
+        return zone.localOf(minute).format(pattern(clock));
     }
 
     public String time(Instant instant) {
-        return local(instant).format(pattern("H:mm"));
+        return local(instant).format(pattern(clock));
     }
 
     /** {@code 16:30 – 18:00}. */

@@ -2,14 +2,9 @@ package gastfreund.app.languages;
 
 import java.util.List;
 import java.util.Locale;
-import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Configuration;
-import org.springframework.web.servlet.LocaleResolver;
-import org.springframework.web.servlet.i18n.AcceptHeaderLocaleResolver;
 
 /** The languages in which the application speaks: whatever a visitor asks for, it is one of them. */
-@Configuration
-public class Languages {
+public final class Languages {
 
     private static final List<Locale> SPOKEN = List.of(Locale.ENGLISH, Locale.GERMAN);
 
@@ -25,11 +20,5 @@ public class Languages {
                 .orElse(Locale.ENGLISH);
     }
 
-    @Bean
-    LocaleResolver localeResolver() {
-        AcceptHeaderLocaleResolver resolver = new AcceptHeaderLocaleResolver();
-        resolver.setSupportedLocales(SPOKEN);
-        resolver.setDefaultLocale(Locale.ENGLISH);
-        return resolver;
-    }
+    private Languages() {}
 }

@@ -96,11 +96,21 @@ public record Facts(
         }
     }
 
-    /** A voucher or a pass. */
+    /**
+     * A voucher, a pass or a ware.
+     *
+     * @param code empty for a ware
+     * @param worth of a ware, what it cost
+     * @param lastDay of a ware, where it is handed over: {@code house} or {@code booking}
+     */
     public record Issued(String title, String code, boolean voucher, long worth, String lastDay) {
 
         public Money money() {
             return Money.ofMinor(worth);
+        }
+
+        public boolean isWare() {
+            return code.isEmpty();
         }
 
         public LocalDate last() {

@@ -46,7 +46,7 @@ class LetterTexts implements LetterWriting {
         Facts facts = Facts.of(letter.facts());
         Formats f = speech.in(letter.language(), catalogues.catalogue());
         return switch (letter.kind()) {
-            case "confirmation" -> written("confirmation", confirmed(facts, f), model(facts, f), f, calendar(facts));
+            case "confirmation" -> written("confirmation", confirmed(facts, f), model(facts, f), f, calendar(facts, f));
             case "issued" -> written(
                     "issued",
                     f.text("letter.issued.subject", facts.issued().get(0).title()),
@@ -67,7 +67,7 @@ class LetterTexts implements LetterWriting {
 
     private String confirmed(Facts facts, Formats f) {
         if (facts.rows().size() > 1) {
-            String house = catalogues.catalogue().house().name();
+            String house = catalogues.in(f.locale()).house().name();
             return f.text("letter.confirmation.subjects", facts.rows().size(), house);
         }
         Facts.Row only = facts.rows().get(0);
@@ -84,7 +84,7 @@ class LetterTexts implements LetterWriting {
                 f.text("letter." + kind + ".subject", Long.toString(facts.number())),
                 model,
                 f,
-                kind.equals("host") ? calendar(facts) : List.of());
+                kind.equals("host") ? calendar(facts, f) : List.of());
     }
 
     private Written note(String kind, Facts facts, Formats f) {
@@ -139,7 +139,7 @@ class LetterTexts implements LetterWriting {
         model.put("open", facts.open() > 0 ? f.money(Money.ofMinor(facts.open())) : "");
         model.put("later", facts.later() > 0 ? f.money(Money.ofMinor(facts.later())) : "");
         model.put("back", f.money(Money.ofMinor(facts.back())));
-        model.put("houseName", catalogues.catalogue().house().name());
+        model.put("houseName", catalogues.in(f.locale()).house().name());
         model.put("page", page(facts));
         model.put("desk", address.inLetters("/desk/orders/" + facts.number()));
         model.put("codes", address.inLetters("/codes/"));
@@ -150,8 +150,8 @@ class LetterTexts implements LetterWriting {
         return address.inLetters("/bookings/" + facts.token());
     }
 
-    private List<CalendarFile.Event> calendar(Facts facts) {
-        String house = catalogues.catalogue().house().name();
+    private List<CalendarFile.Event> calendar(Facts facts, Formats f) {
+        String house = catalogues.in(f.locale()).house().name();
         return facts.certain().stream()
                 .map(row -> OrderCalendar.event(
                         row.booking(),

@@ -3,6 +3,7 @@ package gastfreund.app.letters;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
+import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.core.money.Money;
 import java.time.Instant;
@@ -10,6 +11,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Puts the facts of a letter about an order together. */
@@ -22,6 +24,7 @@ final class Making {
     private List<OrderLine> asked = List.of();
     private List<OrderLine> certain = List.of();
     private List<Prepaid> issued = List.of();
+    private List<Goods> wares = List.of();
     private Money back = Money.ZERO;
     private Facts.@Nullable Transfer transfer;
     private String prove = "";
@@ -56,8 +59,9 @@ final class Making {
         return this;
     }
 
-    Making issued(List<Prepaid> prepaid) {
+    Making issued(List<Prepaid> prepaid, List<Goods> paidFor) {
         issued = prepaid;
+        wares = paidFor;
         return this;
     }
 
@@ -94,7 +98,8 @@ final class Making {
                 order.open().minor(),
                 order.later().minor(),
                 back.minor(),
-                issued.stream().map(Making::kept).toList(),
+                Stream.concat(issued.stream().map(Making::kept), wares.stream().map(Making::kept))
+                        .toList(),
                 transfer,
                 prove);
     }
@@ -130,6 +135,10 @@ final class Making {
                 line.balance().minor(),
                 due == null ? null : due.toString(),
                 free == null ? null : free.getEpochSecond());
+    }
+
+    private static Facts.Issued kept(Goods ware) {
+        return new Facts.Issued(ware.called(), "", false, ware.price().minor(), ware.handover());
     }
 
     private static Facts.Issued kept(Prepaid prepaid) {

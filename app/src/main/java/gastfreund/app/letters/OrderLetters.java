@@ -12,6 +12,7 @@ import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.payments.GatewayAccount;
 import gastfreund.app.payments.Payment;
+import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
@@ -140,9 +141,9 @@ public class OrderLetters {
         toGuest(order, "called-off", about(order, order.lost()));
     }
 
-    /** Vouchers and passes were paid for and issued. */
-    public void issued(Order order, List<Prepaid> issued) {
-        Making making = about(order, List.of()).issued(issued);
+    /** Vouchers and passes were paid for and issued, and wares paid for. */
+    public void issued(Order order, List<Prepaid> issued, List<Goods> wares) {
+        Making making = about(order, List.of()).issued(issued, wares);
         toGuest(order, "issued", making);
         toHosts(order, "host-issued", making);
     }
@@ -187,7 +188,7 @@ public class OrderLetters {
     /** Writes to those who serve, about the bookings that they serve, where the house has an address of theirs. */
     private void toPeople(Order order, String kind, List<OrderLine> lines) {
         List<Host> inCharge = hosts.inCharge();
-        catalogues.catalogue().portraits().forEach((person, portrait) -> {
+        catalogues.catalogue().extras().portraits().forEach((person, portrait) -> {
             List<OrderLine> own = lines.stream()
                     .filter(l -> l.reserved().staff().contains(person))
                     .toList();

@@ -75,7 +75,7 @@ public class Meetings {
             return;
         }
         Catalogue catalogue = catalogues.catalogue();
-        Set<PlaceId> places = catalogue.placeNotes().entrySet().stream()
+        Set<PlaceId> places = catalogue.extras().placeNotes().entrySet().stream()
                 .filter(e -> e.getValue().meeting())
                 .map(Map.Entry::getKey)
                 .collect(Collectors.toSet());

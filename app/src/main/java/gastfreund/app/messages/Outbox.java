@@ -13,7 +13,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.locks.ReentrantLock;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.core.io.ByteArrayResource;
+import org.springframework.mail.MailException;
 import org.springframework.mail.javamail.JavaMailSender;
 import org.springframework.mail.javamail.MimeMessageHelper;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -95,6 +97,29 @@ public class Outbox {
         return store.ofOrder(order).stream()
                 .map(w -> new Shown(w.letter(), w.written() == null ? written(w.letter()) : completed(w.written())))
                 .toList();
+    }
+
+    /**
+     * Sends a few words to somebody at once, past all letters.
+     *
+     * @return why it could not be sent, as the mail server says it; empty: it was taken
+     */
+    public String trySending(String recipient, String subject, String words) {
+        if (mailed.mailFrom().isBlank()) {
+            return "GASTFREUND_MAIL_FROM";
+        }
+        try {
+            MimeMessage message = mail.createMimeMessage();
+            MimeMessageHelper helper = new MimeMessageHelper(message, StandardCharsets.UTF_8.name());
+            helper.setFrom(mailed.mailFrom());
+            helper.setTo(recipient);
+            helper.setSubject(subject);
+            helper.setText(words);
+            mail.send(message);
+            return "";
+        } catch (MessagingException | MailException e) {
+            return String.valueOf(NestedExceptionUtils.getMostSpecificCause(e).getMessage());
+        }
     }
 
     /** How many letters wait. */

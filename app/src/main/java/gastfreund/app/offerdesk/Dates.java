@@ -1,6 +1,7 @@
 package gastfreund.app.offerdesk;
 
 import gastfreund.app.editing.Sort;
+import gastfreund.app.editing.Sorts;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.languages.Spans;
 import gastfreund.core.time.Recurrence;
@@ -34,6 +35,8 @@ final class Dates {
 
     /** The most entries that are shown and made at the desk; a house file may have more. */
     static final int MOST = 30;
+
+    static final String APART = "apart/";
 
     private static final int MOST_WEEKS = 104;
     private static final int MOST_SEATS = 10_000;
@@ -127,6 +130,31 @@ final class Dates {
 
     private static String first(MultiValueMap<String, String> form, String name) {
         return String.join("", form.getOrDefault(name, List.of())).strip();
+    }
+
+    /** Takes a date out of an entry, and gives it an entry of its own, where it can have other people, seats or times. */
+    static void apart(ObjectNode offer, int place, String date) {
+        if (offer.path(LIST) instanceof ArrayNode list
+                && list.path(place) instanceof ObjectNode entry
+                && list.size() < MOST
+                && takesPlace(entry, date)) {
+            ObjectNode own = entry.deepCopy();
+            own.remove("exdates");
+            own.remove("rrule");
+            own.put("start", date + entry.path("start").stringValue("").substring(10));
+            ArrayNode without = entry.path("exdates") instanceof ArrayNode given ? given : entry.putArray("exdates");
+            without.add(date);
+            list.insert(place + 1, own);
+        }
+    }
+
+    private static boolean takesPlace(JsonNode entry, String date) {
+        try {
+            LocalDate wanted = LocalDate.parse(date);
+            return of(entry, wanted, 1).contains(wanted);
+        } catch (DateTimeException e) {
+            return false;
+        }
     }
 
     /** Adds an entry like the last, a week later. */

@@ -65,7 +65,7 @@ class Findings {
     Map<String, List<Note>> of(House house, Offer offer, Formats f) {
         Map<String, List<Note>> found = new HashMap<>();
         Instant now = clock.instant();
-        Booked booked = ahead.of(catalogues.catalogue().house(), now);
+        Booked booked = ahead.of(catalogues.plain().house(), now);
         Starts starts = starts(house, offer, booked, now);
         starts.byLength()
                 .forEach((length, entries) -> found.put(
@@ -78,6 +78,7 @@ class Findings {
         around(house, offer, booked, now, starts, f, found);
         bounds(house, offer, booked, now, starts, f, found);
         offer.bounds().perDay().ifPresent(limit -> found.put("limits", List.of(reached(offer, limit, now, f))));
+        pointless(offer, house.zone().dateOf(now), f, found);
         return found;
     }
 
@@ -141,6 +142,28 @@ class Findings {
             Offer without = offer.with(offer.prep(), offer.reset(), bounds.with(NONE));
             int closed = starts(house.with(without), without, booked, now).count() - starts.count();
             found.put("notice", List.of(Note.done(f.text("found.notice", closed))));
+        }
+    }
+
+    /** What makes another setting pointless, with the reason. */
+    private static void pointless(Offer offer, LocalDate today, Formats f, Map<String, List<Note>> found) {
+        Bounds bounds = offer.bounds();
+        long shortest = offer.lengths().stream()
+                .mapToLong(l -> l.minutes().count() * l.minUnits())
+                .min()
+                .orElse(0);
+        if (bounds.minutesPerDay().isPresent() && bounds.minutesPerDay().getAsInt() < shortest) {
+            found.put("limits", List.of(Note.bad(f.text("found.limitTooShort"))));
+        } else if (bounds.perDay().isPresent() && bounds.perDay().getAsInt() == 0) {
+            found.put("limits", List.of(Note.bad(f.text("found.limitNone"))));
+        }
+        LocalDate end = bounds.seasonTo();
+        if (end != null && end.isBefore(today)) {
+            found.put("season", List.of(Note.warn(f.text("found.seasonOver", f.fullDate(end)))));
+        }
+        int seats = offer.sharing().seats();
+        if (offer.sharing().shared() && offer.party().min() > seats) {
+            found.put("who", List.of(Note.bad(f.text("found.partyBeyondSeats", seats))));
         }
     }
 

@@ -3,6 +3,7 @@ package gastfreund.app.offerdesk;
 import gastfreund.app.catalogue.Document;
 import gastfreund.app.catalogue.DocumentRef;
 import gastfreund.app.editing.Editing;
+import gastfreund.app.editing.Editor;
 import gastfreund.app.editing.Inputs;
 import gastfreund.app.editing.Keeping;
 import gastfreund.app.editing.Sort;
@@ -19,10 +20,11 @@ import gastfreund.app.pictures.Taken;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -42,16 +44,21 @@ import org.springframework.web.server.ResponseStatusException;
 @RequestMapping("/desk/offers/{id}")
 class OfferEditorController {
 
+    private static final Pattern PLACE = Pattern.compile("\\A\\d{1,3}+\\z");
+
     private final OfferPages pages;
     private final Editing editing;
+    private final Editor editor;
     private final Undoing undoing;
     private final Pictures pictures;
     private final Clock clock;
 
-    OfferEditorController(OfferPages pages, Editing editing, Undoing undoing, Pictures pictures, Clock clock) {
+    OfferEditorController(
+            OfferPages pages, Editing editing, Editor editor, Undoing undoing, Pictures pictures, Clock clock) {
         this.clock = clock;
         this.pages = pages;
         this.editing = editing;
+        this.editor = editor;
         this.undoing = undoing;
         this.pictures = pictures;
     }
@@ -69,10 +76,11 @@ class OfferEditorController {
             @RequestParam(defaultValue = "") String tab,
             @RequestParam(required = false) @Nullable String said,
             @RequestParam(name = "picture", defaultValue = "") String wrongPicture,
+            @RequestParam(name = "more", defaultValue = "") String wrongMore,
             Model model) {
         Formats f = Formats.of(model);
         List<Note> notes = Note.said(said, f.words()).stream().toList();
-        model.addAttribute("page", pages.page(host, seen(host, id), tab, notes, wrongPicture, f));
+        model.addAttribute("page", pages.page(host, seen(host, id), tab, notes, wrongPicture, wrongMore, f));
         return "offerdesk/editor";
     }
 
@@ -89,8 +97,6 @@ class OfferEditorController {
      * Takes in what was typed, and what was pressed.
      *
      * @param add the list that gets another element
-     * @param remove the element that is taken away
-     * @param up the element that comes before the one before it
      */
     @Needs(Right.SET_UP)
     @PostMapping
@@ -99,35 +105,28 @@ class OfferEditorController {
             @PathVariable String id,
             @RequestParam(defaultValue = "") String tab,
             @RequestParam(required = false) @Nullable String add,
-            @RequestParam(required = false) @Nullable String remove,
-            @RequestParam(required = false) @Nullable String up,
             @RequestParam MultiValueMap<String, String> form,
             Model model) {
         Document seen = seen(host, id);
         Formats f = Formats.of(model);
-        take(host, seen, form, f);
+        editor.take(host, seen.ref(), form, OfferInputs::take, f);
         boolean right = true;
         if (Dates.MANY.equals(add)) {
             AtomicBoolean could = new AtomicBoolean();
             LocalDate today = f.zone().dateOf(clock.instant());
             editing.change(host, seen.ref(), json -> could.set(Dates.addMany(json, form, today, f)), Map.of());
             right = could.get();
-        } else if (add != null) {
-            editing.change(host, seen.ref(), json -> Rows.add(json, add, f), Map.of());
-        }
-        if (remove != null) {
-            editing.change(host, seen.ref(), json -> Rows.remove(json, remove), Map.of());
-        }
-        if (up != null) {
-            editing.change(host, seen.ref(), json -> Rows.up(json, up), Map.of());
+        } else if (add != null && add.startsWith(Dates.APART)) {
+            String date = String.valueOf(form.getFirst(add));
+            String place = add.substring(Dates.APART.length());
+            if (PLACE.matcher(place).matches()) {
+                editing.change(host, seen.ref(), json -> Dates.apart(json, Integer.parseInt(place), date), Map.of());
+            }
+        } else {
+            editor.press(host, seen.ref(), form, (json, list) -> Rows.add(json, list, f));
         }
         String part = "offer".equals(form.getFirst("fragment")) ? "&fragment=offer" : "";
         return back(id, tab) + (right ? "" : "&said=many-wrong") + part;
-    }
-
-    private void take(Host host, Document seen, MultiValueMap<String, String> form, Formats f) {
-        Map<String, String> unread = new HashMap<>();
-        editing.change(host, seen.ref(), json -> OfferInputs.take(json, form, unread, f), unread);
     }
 
     private static String back(String id, String tab) {
@@ -142,12 +141,8 @@ class OfferEditorController {
             @RequestParam(defaultValue = "") String tab,
             @RequestParam MultiValueMap<String, String> form,
             Model model) {
-        Document seen = seen(host, id);
-        take(host, seen, form, Formats.of(model));
-        Keeping keeping = editing.keep(host, List.of(seen.ref()));
-        String said =
-                keeping instanceof Keeping.Kept kept ? (kept.keeping() == 0 ? "&said=nothing" : "&said=kept") : "";
-        return back(id, tab) + said;
+        Keeping keeping = editor.keep(host, seen(host, id).ref(), form, OfferInputs::take, Formats.of(model));
+        return back(id, tab) + keeping.said('&');
     }
 
     @Needs(Right.SET_UP)
@@ -182,17 +177,32 @@ class OfferEditorController {
     String picture(Host host, @PathVariable String id, @RequestParam(required = false) @Nullable MultipartFile file)
             throws IOException {
         DocumentRef ref = seen(host, id).ref();
-        String why = "&picture=none";
-        if (file != null && !file.isEmpty()) {
-            Taken taken = pictures.take(file.getBytes());
-            if (taken instanceof Taken.In in) {
-                set(host, ref, in.name());
-                why = "";
-            } else {
-                why = "&picture=" + taken.why();
-            }
+        return back(id, "what") + taken(file, "picture", name -> set(host, ref, name)) + "#picture";
+    }
+
+    /** Another picture beside the first. */
+    @Needs(Right.SET_UP)
+    @PostMapping("/more/picture")
+    String anotherPicture(
+            Host host, @PathVariable String id, @RequestParam(required = false) @Nullable MultipartFile file)
+            throws IOException {
+        DocumentRef ref = seen(host, id).ref();
+        return back(id, "what")
+                + taken(file, "more", name -> editing.change(host, ref, json -> Rows.addPicture(json, name), Map.of()))
+                + "#picture-more";
+    }
+
+    /** Takes in a picture; why it was not taken, as a parameter of that name. */
+    private String taken(@Nullable MultipartFile file, String parameter, Consumer<String> use) throws IOException {
+        if (file == null || file.isEmpty()) {
+            return "&" + parameter + "=none";
         }
-        return back(id, "what") + why + "#picture";
+        Taken taken = pictures.take(file.getBytes());
+        if (taken instanceof Taken.In in) {
+            use.accept(in.name());
+            return "";
+        }
+        return "&" + parameter + "=" + taken.why();
     }
 
     @Needs(Right.SET_UP)

@@ -1,9 +1,12 @@
 package gastfreund.app.offerdesk;
 
+import gastfreund.app.editing.Part;
 import gastfreund.app.effects.Effect;
 import gastfreund.app.household.HouseholdPage;
 import gastfreund.app.openings.Panel;
+import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
+import gastfreund.app.pages.Tab;
 import gastfreund.app.pictures.PictureField;
 import gastfreund.core.offers.Offer;
 import java.util.List;
@@ -19,9 +22,10 @@ import org.jspecify.annotations.Nullable;
  * @param parts the sentences of the tab
  * @param asked the names of what can be ticked in it
  * @param ladder what cancelling costs; null on other tabs
- * @param picture null on other tabs
+ * @param pictures none on other tabs
  * @param hours the address of its hours; empty before it is kept
  * @param front the guests' page of it; empty where it has none
+ * @param questions as guests are asked them; none on other tabs
  * @param ending what can be done to end it; null before it is kept
  */
 public record OfferEditorPage(
@@ -34,14 +38,13 @@ public record OfferEditorPage(
         List<Part> parts,
         List<String> asked,
         @Nullable Ladder ladder,
-        @Nullable PictureField picture,
+        List<PictureField> pictures,
         String hours,
         String front,
         Preview preview,
+        List<Field> questions,
         HouseholdPage.@Nullable Ending ending,
         Effect effect) {
-
-    public record Tab(String words, String address, boolean here) {}
 
     /**
      * The guest's own panel, as it would be.

@@ -2,6 +2,9 @@ package gastfreund.app.offerdesk;
 
 import gastfreund.app.editing.Inputs;
 import gastfreund.app.editing.Sort;
+import gastfreund.app.editing.Sorts;
+import gastfreund.app.extras.Shelf;
+import gastfreund.app.extras.Story;
 import gastfreund.app.languages.Formats;
 import java.util.List;
 import java.util.Map;
@@ -28,7 +31,15 @@ final class OfferInputs {
             .with("extra/summary", Sort.TEXT)
             .with("extra/included", Sort.LINES)
             .with("extra/pictureText", Sort.LINE)
+            .with("extra/text", Sort.TEXT)
+            .with("extra/pictureAt", Sorts.word(Story.POINTS.toArray(String[]::new)), word("middle"))
+            .with("extra/pictures/*/text", Sort.LINE)
+            .with("extra/pictures/*/at", Sorts.word(Story.POINTS.toArray(String[]::new)), word("middle"))
             .with("extra/category", Sort.LINE)
+            .with("extra/tags", Sorts.WORDS)
+            .with("extra/sign", new Sort.Text(8))
+            .with("extra/tone", Sorts.word(Shelf.TONES.toArray(String[]::new)))
+            .with("extra/venueWords", Sort.LINE)
             .with("extra/button", Sort.LINE)
             .with("extra/listing", Sorts.word("listed", "link", "off"), word("listed"))
             .with("lengths/*/minutes", Sort.SPAN)
@@ -59,6 +70,7 @@ final class OfferInputs {
             .with("limits/minutesPerDay", Sort.SPAN)
             .with("confirm", Sorts.word("instant", "onPayment", "byHand"), word("instant"))
             .withTruth("contested")
+            .withTruth("extra/agreement")
             .with("payment/when", Sorts.word("full", "deposit", "venue", "choice"), word("full"))
             .with("payment/deposit", Sorts.SHARE)
             .with("payment/balance/daysBefore", Sort.WHOLE)
@@ -100,6 +112,7 @@ final class OfferInputs {
         starts(offer, form.getOrDefault(STARTS, List.of()));
         TABLE.take(offer, form, unread, f);
         Dates.take(offer, form, unread, f);
+        agreement(offer);
         units(offer);
         uses(offer, form);
         if (!offer.path("confirm").stringValue("").equals("byHand")) {
@@ -145,6 +158,17 @@ final class OfferInputs {
             case "clock" -> offer.putObject("starts").put("every", USUAL_EVERY).put("anchor", "clock");
             default -> {
                 // An old page or somebody's own form: the starts stay.
+            }
+        }
+    }
+
+    /** Where the price is agreed, guests ask, and nothing is charged before. */
+    private static void agreement(ObjectNode offer) {
+        if (offer.path("extra").path("agreement").booleanValue(false)) {
+            offer.put("confirm", "byHand");
+            offer.remove(List.of("payment", "priceRules"));
+            for (JsonNode length : offer.path("lengths")) {
+                ((ObjectNode) length).put("price", 0);
             }
         }
     }

@@ -3,12 +3,14 @@ package gastfreund.app.offerdesk;
 import gastfreund.app.catalogue.Document;
 import gastfreund.app.catalogue.DocumentRef;
 import gastfreund.app.catalogue.DocumentRef.Kind;
-import gastfreund.app.catalogue.Fault;
 import gastfreund.app.catalogue.HouseDocuments;
 import gastfreund.app.catalogue.Tried;
+import gastfreund.app.editing.Asking;
 import gastfreund.app.editing.Draft;
 import gastfreund.app.editing.Editing;
 import gastfreund.app.editing.Inputs;
+import gastfreund.app.editing.Part;
+import gastfreund.app.editing.Sort;
 import gastfreund.app.effects.Effects;
 import gastfreund.app.effects.FaultWords;
 import gastfreund.app.effects.Names;
@@ -21,6 +23,7 @@ import gastfreund.app.openings.Panel;
 import gastfreund.app.openings.PanelService;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
+import gastfreund.app.pages.Tab;
 import gastfreund.app.pictures.PictureField;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.Audience;
@@ -29,7 +32,6 @@ import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,9 +45,6 @@ class OfferPages {
 
     /** No booking: in a preview nothing is moved. */
     private static final BookingId NOBODYS = new BookingId("-");
-
-    /** How many names of ticks go in one field. */
-    private static final int TOGETHER = 80;
 
     private final HouseDocuments documents;
     private final Editing editing;
@@ -82,8 +81,16 @@ class OfferPages {
     /**
      * @param wanted the tab that an address names
      * @param wrongPicture why the last picture was not taken, as the address says it; empty: nobody sent one
+     * @param wrongMore the same of another picture
      */
-    OfferEditorPage page(Host host, Document seen, String wanted, List<Note> notes, String wrongPicture, Formats f) {
+    OfferEditorPage page(
+            Host host,
+            Document seen,
+            String wanted,
+            List<Note> notes,
+            String wrongPicture,
+            String wrongMore,
+            Formats f) {
         DocumentRef ref = seen.ref();
         boolean known = Parts.TABS.contains(wanted) && (!wanted.equals("dates") || Dates.has(seen.json()));
         String tab = known ? wanted : Parts.TABS.get(0);
@@ -92,7 +99,7 @@ class OfferPages {
         Map<String, String> typed = editing.draft(host, ref).map(Draft::typed).orElseGet(Map::of);
         Asking ask = new Asking(
                 OfferInputs.TABLE,
-                new Inputs.Seen(seen.json(), wrong(tried, ref, seen.json(), f), typed),
+                new Inputs.Seen(seen.json(), FaultWords.at(tried, seen, f), typed),
                 names.sentences(f),
                 f);
         @Nullable House house = tried.house();
@@ -110,22 +117,28 @@ class OfferPages {
                 tab,
                 Parts.TABS.stream()
                         .filter(t -> !t.equals("dates") || Dates.has(seen.json()))
-                        .map(t -> new OfferEditorPage.Tab(
-                                f.text("offers.tab." + t), address + "?tab=" + t, t.equals(tab)))
+                        .map(t -> new Tab(f.text("offers.tab." + t), address + "?tab=" + t, t.equals(tab)))
                         .toList(),
                 shown,
-                asked(shown),
+                Part.asked(shown),
                 tab.equals("money") && offer != null ? Ladder.of(offer, f) : null,
                 tab.equals("what")
-                        ? PictureField.of(
-                                seen.json().path("extra").path("picture").stringValue(""),
-                                address + "/picture",
-                                wrongPicture,
-                                f)
-                        : null,
+                        ? List.of(
+                                PictureField.of(
+                                        seen.json()
+                                                .path("extra")
+                                                .path("picture")
+                                                .stringValue(""),
+                                        address + "/picture",
+                                        wrongPicture,
+                                        f),
+                                PictureField.of("", address + "/more/picture", wrongMore, f)
+                                        .called("more", f.text("offers.morePictures")))
+                        : List.of(),
                 fresh ? "" : "/desk/hours/offers/" + ref.id(),
                 fresh || seen.isRetired() ? "" : "/offers/" + ref.id(),
                 preview(seen, house, offer, Choice.Asked.nothing()),
+                tab.equals("questions") ? questions(seen.json()) : List.of(),
                 fresh ? null : retiring.of(seen, f),
                 effects.of(host, List.of(ref), f));
     }
@@ -136,28 +149,25 @@ class OfferPages {
                 editing.draft(host, ref).map(Draft::document).stream().toList());
     }
 
-    private static Map<String, String> wrong(Tried tried, DocumentRef ref, JsonNode json, Formats f) {
-        Map<String, String> wrong = new HashMap<>();
-        for (Fault fault : tried.faults()) {
-            if (fault.document().equals(ref)) {
-                wrong.putIfAbsent(Inputs.member(json, fault.path()), FaultWords.of(fault.message(), f));
-            }
+    /** The questions as guests are asked them; what is typed into them goes nowhere. */
+    private static List<Field> questions(JsonNode offer) {
+        List<Field> fields = new ArrayList<>();
+        for (JsonNode question : offer.path("extra").path("questions")) {
+            String name = "asked-" + question.path("id").stringValue("");
+            String label = question.path("label").stringValue("");
+            List<Field.Option> options = new ArrayList<>();
+            question.path("options").forEach(o -> options.add(Field.Option.of(o.stringValue(""), o.stringValue(""))));
+            Field field =
+                    switch (question.path("kind").stringValue("text")) {
+                        case "long" -> Field.text(name, label, Sort.TEXT.most());
+                        case "choice" -> Field.choice(name, label, options);
+                        case "choices" -> Field.choices(name, label, options);
+                        case "tick" -> Field.tick(name, label, false);
+                        default -> Field.line(name, label, Sort.LINE.most());
+                    };
+            fields.add(field.help(question.path("help").stringValue("")));
         }
-        return wrong;
-    }
-
-    /** The names of what can be ticked, some of them together, so that a form has no more fields than it needs. */
-    static List<String> asked(List<Part> parts) {
-        List<String> names = parts.stream()
-                .flatMap(p -> p.ticks().stream())
-                .map(Field::name)
-                .filter(name -> !name.startsWith(Dates.MANY))
-                .toList();
-        List<String> asked = new ArrayList<>();
-        for (int i = 0; i < names.size(); i += TOGETHER) {
-            asked.add(String.join("\n", names.subList(i, Math.min(names.size(), i + TOGETHER))));
-        }
-        return asked;
+        return fields;
     }
 
     /** The guest's own panel with what is not kept yet. */
@@ -196,15 +206,7 @@ class OfferPages {
         List<OffersPage.Row> retired = new ArrayList<>();
         List<DocumentRef> drafts = editing.drafts(host).stream().map(Draft::ref).toList();
         for (Document offer : offers(host)) {
-            boolean found = search.isEmpty()
-                    || offer.name().toLowerCase(f.locale()).contains(search.toLowerCase(f.locale()))
-                    || offer.json()
-                            .path("extra")
-                            .path("category")
-                            .stringValue("")
-                            .toLowerCase(f.locale())
-                            .contains(search.toLowerCase(f.locale()));
-            if (found) {
+            if (isFound(offer, search.toLowerCase(f.locale()), f)) {
                 (offer.isRetired() ? retired : rows).add(row(offer, drafts.contains(offer.ref()), f));
             }
         }
@@ -215,6 +217,15 @@ class OfferPages {
                 Field.line("search", f.text("offers.search"), 60).value(search),
                 search.isEmpty(),
                 NewOffers.fields(f));
+    }
+
+    /** Whether its title, its category or one of its tags has what is looked for. */
+    private static boolean isFound(Document offer, String search, Formats f) {
+        JsonNode extra = offer.json().path("extra");
+        List<String> words =
+                new ArrayList<>(List.of(offer.name(), extra.path("category").stringValue("")));
+        extra.path("tags").forEach(t -> words.add(t.stringValue("")));
+        return words.stream().anyMatch(w -> w.toLowerCase(f.locale()).contains(search));
     }
 
     /** All offers in the house's order, those that are not kept yet at the end. */

@@ -3,6 +3,8 @@ package gastfreund.app.offerdesk;
 import gastfreund.app.catalogue.Document;
 import gastfreund.app.catalogue.DocumentRef.Kind;
 import gastfreund.app.catalogue.HouseDocuments;
+import gastfreund.app.editing.Asking;
+import gastfreund.app.editing.Part;
 import gastfreund.app.languages.Spans;
 import gastfreund.app.pages.Clause;
 import gastfreund.app.pages.Field;
@@ -43,15 +45,15 @@ class Parts {
     List<Part> of(String tab, Asking ask, Map<String, List<Note>> found) {
         return switch (tab) {
             case "dates" -> dates(ask);
-            case "what" -> what(ask);
-            case "money" -> money(ask);
-            case "questions" -> questions(ask);
+            case "what" -> WhatParts.what(ask);
+            case "money" -> MoneyParts.money(ask);
+            case "questions" -> MoneyParts.questions(ask);
             default -> sold(ask, found);
         };
     }
 
     private List<Part> sold(Asking ask, Map<String, List<Note>> found) {
-        JsonNode offer = ask.offer();
+        JsonNode offer = ask.json();
         boolean timetable = offer.path("mode").stringValue("open").equals("timetable");
         List<Part> parts = new ArrayList<>();
         parts.add(lengths(ask, found));
@@ -73,20 +75,23 @@ class Parts {
                 "bounds",
                 ask.clause("bounds-", "offers.bounds", ask.number("horizonDays", "∞"), ask.number("notice"))
                         .with(found.getOrDefault("notice", List.of())),
-                ask.clause("season-", "offers.season", ask.date("season/from"), ask.date("season/to")),
+                ask.clause("season-", "offers.season", ask.date("season/from"), ask.date("season/to"))
+                        .with(found.getOrDefault("season", List.of())),
                 ask.clause(
                                 "limits-",
                                 "offers.limits",
                                 ask.number("limits/perDay", "∞"),
                                 ask.number("limits/minutesPerDay", "∞"))
                         .with(found.getOrDefault("limits", List.of()))));
-        List<Field> contested = offer.path("confirm").stringValue("instant").equals("byHand")
-                ? List.of(ask.tick("contested", ask.f().text("offers.contested")))
-                : List.of();
+        List<Field> ticks = new ArrayList<>();
+        if (offer.path("confirm").stringValue("instant").equals("byHand")) {
+            ticks.add(ask.tick("contested", ask.f().text("offers.contested")));
+        }
+        ticks.add(ask.tick("extra/agreement", ask.f().text("offers.agreement")));
         parts.add(Part.of(
                         "confirm",
                         ask.clause("confirm-", "offers.confirm", ask.word("confirm", "instant", "onPayment", "byHand")))
-                .withTicks(contested));
+                .withTicks(ticks));
         return List.copyOf(parts);
     }
 
@@ -96,8 +101,8 @@ class Parts {
 
     private static Part lengths(Asking ask, Map<String, List<Note>> found) {
         List<Clause> clauses = new ArrayList<>();
-        JsonNode lengths = ask.offer().path("lengths");
-        boolean units = !ask.offer().path("sharing").stringValue("private").equals("shared");
+        JsonNode lengths = ask.json().path("lengths");
+        boolean units = !ask.json().path("sharing").stringValue("private").equals("shared");
         for (JsonNode length : lengths) {
             String member = "lengths/" + length.path("id").stringValue("");
             Clause clause = units
@@ -181,7 +186,7 @@ class Parts {
     }
 
     private List<Part> dates(Asking ask) {
-        JsonNode offer = ask.offer();
+        JsonNode offer = ask.json();
         List<Part> parts = new ArrayList<>();
         List<Field.Option> lengths = new ArrayList<>();
         for (JsonNode length : offer.path("lengths")) {
@@ -202,7 +207,21 @@ class Parts {
                     .map(d -> ask.tick(member + "/exdates/" + d, ask.f().shortDay(d)))
                     .toList();
             if (without.size() > 1) {
-                parts.add(Part.of(member + "-without", ask.clause(member + "-without-", "offers.without"))
+                List<Field.Option> days = without.stream()
+                        .filter(w -> w.given().isEmpty())
+                        .map(w -> Field.Option.of(w.name().substring(w.name().lastIndexOf('/') + 1), w.label()))
+                        .toList();
+                parts.add(Part.list(
+                                member + "-without",
+                                List.of(
+                                        ask.clause(member + "-without-", "offers.without"),
+                                        ask.clause(
+                                                member + "-apart-",
+                                                "offers.apart",
+                                                Field.select(
+                                                        Dates.APART + i, ask.f().text("member.date"), days))),
+                                Dates.APART + i,
+                                ask.f().text("offers.apartGo"))
                         .withTicks(without));
             }
         }
@@ -223,7 +242,7 @@ class Parts {
         Field time = ask.apart(member + "/time", Dates.time(entry));
         Field again = ask.choice(member + "/repeat", "repeat", repeat, Dates.REPEATS);
         Field length = ask.one(member + "/length", lengths);
-        Field seats = ask.number(member + "/seats", ask.offer().path("seats").asString(""));
+        Field seats = ask.number(member + "/seats", ask.json().path("seats").asString(""));
         Field place = ask.one(member + "/place", places);
         Clause clause =
                 switch (repeat) {
@@ -276,122 +295,11 @@ class Parts {
                 days,
                 List.of(),
                 Dates.MANY,
-                ask.f().text("offers.addMany"));
+                ask.f().text("offers.addMany"),
+                "");
     }
 
     private LocalDate today(Asking ask) {
         return ask.f().zone().dateOf(clock.instant());
-    }
-
-    private static List<Part> what(Asking ask) {
-        return List.of(
-                Part.of("title")
-                        .withFields(List.of(
-                                ask.line("title"),
-                                ask.text("extra/summary"),
-                                ask.text("extra/included").help(ask.f().text("offers.includedHelp")),
-                                ask.line("extra/pictureText").help(ask.f().text("offers.pictureTextHelp")))),
-                Part.of(
-                        "shelf",
-                        ask.clause("listing-", "offers.listing", ask.word("extra/listing", "listed", "link", "off")),
-                        ask.clause(
-                                "category-",
-                                "offers.category",
-                                ask.line("extra/category")
-                                        .with("placeholder", ask.f().text("offers.none"))),
-                        ask.clause(
-                                "button-",
-                                "offers.button",
-                                ask.line("extra/button")
-                                        .with("placeholder", ask.f().text("offer.keep")))));
-    }
-
-    private static List<Part> money(Asking ask) {
-        JsonNode offer = ask.offer();
-        boolean deposit = offer.path("payment").path("when").stringValue("full").equals("deposit");
-        List<Clause> payment = new ArrayList<>();
-        payment.add(ask.clause(
-                "payment-", "offers.payment", ask.word("payment/when", "full", "deposit", "venue", "choice")));
-        if (deposit) {
-            payment.add(ask.clause(
-                    "deposit-",
-                    "offers.deposit",
-                    ask.number("payment/deposit"),
-                    ask.number("payment/balance/daysBefore", ask.f().text("offers.onTheDay"))));
-        }
-        payment.add(ask.clause("tax-", "offers.tax", ask.number("taxPercent")));
-        return List.of(
-                new Part("payment", "", payment, List.of(), List.of(), "", ""),
-                terms(ask, offer),
-                Part.of(
-                        "move",
-                        ask.clause(
-                                "move-",
-                                "offers.move",
-                                ask.number("terms/move/hoursBefore", ask.f().text("offers.never")))),
-                addOns(ask, offer));
-    }
-
-    private static Part terms(Asking ask, JsonNode offer) {
-        List<Clause> tiers = new ArrayList<>();
-        int count = offer.path("terms").path("cancel").size();
-        for (int i = 0; i < count; i++) {
-            String member = "terms/cancel/" + i;
-            tiers.add(ask.clause(member, "offers.tier", ask.number(member + "/hoursBefore"), ask.line(member + "/keep"))
-                    .removed(member));
-        }
-        return Part.list("terms", tiers, "terms/cancel", ask.f().text("offers.addTier"))
-                .titled(ask.f().text(count == 0 ? "offers.termsNone" : "offers.terms"));
-    }
-
-    private static Part addOns(Asking ask, JsonNode offer) {
-        List<Clause> clauses = new ArrayList<>();
-        for (JsonNode addOn : offer.path("addOns")) {
-            String member = "addOns/" + addOn.path("id").stringValue("");
-            clauses.add(ask.clause(
-                            member,
-                            "offers.addOn",
-                            ask.line(member + "/title"),
-                            ask.number(member + "/price"),
-                            ask.word(member + "/per", "unit", "booking", "person"),
-                            ask.number(member + "/max"),
-                            ask.number(member + "/minutes"))
-                    .removed(member)
-                    .moved());
-        }
-        return Part.list("addOns", clauses, "addOns", ask.f().text("offers.addAddOn"))
-                .titled(ask.f().text("offers.addOns"));
-    }
-
-    private static List<Part> questions(Asking ask) {
-        List<Part> parts = new ArrayList<>();
-        for (JsonNode question : ask.offer().path("extra").path("questions")) {
-            String member = "extra/questions/" + question.path("id").stringValue("");
-            boolean chooses = question.path("kind").stringValue("").startsWith("choice");
-            Clause clause = ask.clause(
-                            member,
-                            "offers.question",
-                            ask.line(member + "/label"),
-                            ask.word(member + "/kind", "text", "long", "choice", "choices", "tick"),
-                            ask.word(member + "/each", "booking", "person"))
-                    .removed(member)
-                    .moved();
-            List<Field> fields = new ArrayList<>();
-            if (chooses) {
-                fields.add(ask.text(member + "/options").help(ask.f().text("offers.optionsHelp")));
-            }
-            fields.add(ask.line(member + "/help"));
-            parts.add(new Part(
-                    member + "-part",
-                    "",
-                    List.of(clause),
-                    List.of(ask.tick(member + "/required", ask.f().text("offers.required"))),
-                    fields,
-                    "",
-                    ""));
-        }
-        parts.add(Part.list("questions", List.of(), "extra/questions", ask.f().text("offers.addQuestion"))
-                .titled(parts.isEmpty() ? ask.f().text("offers.noQuestions") : ""));
-        return parts;
     }
 }

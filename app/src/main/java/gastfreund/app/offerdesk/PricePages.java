@@ -6,13 +6,16 @@ import gastfreund.app.catalogue.DocumentRef;
 import gastfreund.app.catalogue.DocumentRef.Kind;
 import gastfreund.app.catalogue.HouseDocuments;
 import gastfreund.app.catalogue.Tried;
+import gastfreund.app.editing.Asking;
 import gastfreund.app.editing.Draft;
 import gastfreund.app.editing.Editing;
 import gastfreund.app.editing.Inputs;
+import gastfreund.app.editing.Part;
 import gastfreund.app.effects.Ahead;
 import gastfreund.app.effects.Effect;
 import gastfreund.app.effects.Effects;
 import gastfreund.app.effects.Names;
+import gastfreund.app.extras.Manners;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.languages.Spans;
@@ -28,10 +31,8 @@ import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Query;
 import java.time.Clock;
 import java.time.DateTimeException;
-import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -73,7 +74,7 @@ class PricePages {
             if (at != null) {
                 uri.queryParam("at", at);
             }
-            return uri.build().toUriString();
+            return uri.build().encode().toUriString();
         }
     }
 
@@ -105,7 +106,7 @@ class PricePages {
     PricesPage page(Host host, Document seen, Look look, List<Note> notes, Formats f) {
         DocumentRef ref = seen.ref();
         OfferId id = new OfferId(ref.id());
-        House kept = catalogues.catalogue().house();
+        House kept = catalogues.plain().house();
         Tried tried = documents.tryOut(
                 editing.draft(host, ref).map(Draft::document).stream().toList());
         House house = tried.house() == null ? kept : tried.house();
@@ -130,15 +131,15 @@ class PricePages {
         return page(seen, look, notes, first, week, before, shown, effects.of(host, List.of(ref), f), f);
     }
 
-    private static LocalDate first(Look look, LocalDate today) {
-        LocalDate monday = today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    private LocalDate first(Look look, LocalDate today) {
+        Manners manners = catalogues.catalogue().extras().manners();
+        LocalDate now = manners.weekOf(today);
         try {
-            LocalDate asked = LocalDate.parse(look.week() == null ? "" : look.week())
-                    .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
-            boolean near = !asked.isBefore(monday) && asked.isBefore(monday.plusWeeks(FARTHEST_WEEKS));
-            return near ? asked : monday;
+            LocalDate asked = manners.weekOf(LocalDate.parse(look.week() == null ? "" : look.week()));
+            boolean near = !asked.isBefore(now) && asked.isBefore(now.plusWeeks(FARTHEST_WEEKS));
+            return near ? asked : now;
         } catch (DateTimeException e) {
-            return monday;
+            return now;
         }
     }
 
@@ -192,7 +193,7 @@ class PricePages {
                 week == null ? List.of() : week.days(before, here.address(id), look.at(), f),
                 f.text("prices.begins"),
                 rules,
-                OfferPages.asked(rules),
+                Part.asked(rules),
                 week == null || look.at() == null
                         ? null
                         : week.at(look.at())
@@ -246,7 +247,7 @@ class PricePages {
     private Part rule(Asking ask, int place, int touched, int of) {
         Formats f = ask.f();
         String member = PriceRules.LIST + "/" + place;
-        JsonNode rule = ask.offer().path(PriceRules.LIST).path(place);
+        JsonNode rule = ask.json().path(PriceRules.LIST).path(place);
         Clause main = ask.clause(
                         member,
                         "prices.sentence",
@@ -274,7 +275,7 @@ class PricePages {
                 .filter(s -> !s.isRetired())
                 .map(s -> ask.tick(member + "/staff/" + s.ref().id(), s.name()));
         List<Field> lengths = new ArrayList<>();
-        for (JsonNode length : ask.offer().path("lengths")) {
+        for (JsonNode length : ask.json().path("lengths")) {
             lengths.add(ask.tick(
                     member + "/lengths/" + length.path("id").stringValue(""),
                     Spans.said(length.path("minutes").longValue(0), f)));
@@ -285,6 +286,7 @@ class PricePages {
                 List.of(main, ahead, party, dates),
                 Stream.concat(days, Stream.concat(people, lengths.stream())).toList(),
                 List.of(),
+                "",
                 "",
                 "");
     }

@@ -2,6 +2,7 @@ package gastfreund.app.offerdesk;
 
 import gastfreund.app.editing.Inputs;
 import gastfreund.app.editing.Sort;
+import gastfreund.app.editing.Sorts;
 import gastfreund.app.languages.Formats;
 import java.util.List;
 import java.util.Map;

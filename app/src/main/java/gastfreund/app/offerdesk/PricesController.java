@@ -2,7 +2,9 @@ package gastfreund.app.offerdesk;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Document;
+import gastfreund.app.catalogue.DocumentRef;
 import gastfreund.app.editing.Editing;
+import gastfreund.app.editing.Editor;
 import gastfreund.app.editing.Keeping;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
@@ -10,9 +12,7 @@ import gastfreund.app.hosts.Right;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Partial;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -34,12 +34,14 @@ class PricesController {
     private final PricePages pages;
     private final OfferPages offers;
     private final Editing editing;
+    private final Editor editor;
     private final CatalogueService catalogues;
 
-    PricesController(PricePages pages, OfferPages offers, Editing editing, CatalogueService catalogues) {
+    PricesController(PricePages pages, OfferPages offers, Editing editing, Editor editor, CatalogueService catalogues) {
         this.pages = pages;
         this.offers = offers;
         this.editing = editing;
+        this.editor = editor;
         this.catalogues = catalogues;
     }
 
@@ -68,30 +70,13 @@ class PricesController {
             Host host,
             @PathVariable String id,
             @ModelAttribute PricePages.Look look,
-            @RequestParam(required = false) @Nullable String add,
-            @RequestParam(required = false) @Nullable String remove,
-            @RequestParam(required = false) @Nullable String up,
             @RequestParam MultiValueMap<String, String> form,
             Model model) {
-        Document seen = seen(host, id);
-        Formats f = Formats.of(model);
-        take(host, seen, form, f);
-        if (add != null) {
-            editing.change(host, seen.ref(), PriceRules::add, Map.of());
-        }
-        if (remove != null) {
-            editing.change(host, seen.ref(), json -> Rows.remove(json, remove), Map.of());
-        }
-        if (up != null) {
-            editing.change(host, seen.ref(), json -> Rows.up(json, up), Map.of());
-        }
+        DocumentRef offer = seen(host, id).ref();
+        editor.take(host, offer, form, PriceRules::take, Formats.of(model));
+        editor.press(host, offer, form, (json, list) -> PriceRules.add(json));
         String part = "prices".equals(form.getFirst("fragment")) ? "&fragment=prices" : "";
         return "redirect:" + look.address(id) + part;
-    }
-
-    private void take(Host host, Document seen, MultiValueMap<String, String> form, Formats f) {
-        Map<String, String> unread = new HashMap<>();
-        editing.change(host, seen.ref(), json -> PriceRules.take(json, form, unread, f), unread);
     }
 
     @Needs(Right.SET_UP)
@@ -102,12 +87,8 @@ class PricesController {
             @ModelAttribute PricePages.Look look,
             @RequestParam MultiValueMap<String, String> form,
             Model model) {
-        Document seen = seen(host, id);
-        take(host, seen, form, Formats.of(model));
-        Keeping keeping = editing.keep(host, List.of(seen.ref()));
-        String said =
-                keeping instanceof Keeping.Kept kept ? (kept.keeping() == 0 ? "&said=nothing" : "&said=kept") : "";
-        return "redirect:" + look.address(id) + said;
+        Keeping keeping = editor.keep(host, seen(host, id).ref(), form, PriceRules::take, Formats.of(model));
+        return "redirect:" + look.address(id) + keeping.said('&');
     }
 
     @Needs(Right.SET_UP)

@@ -1,5 +1,6 @@
 package gastfreund.app.offerdesk;
 
+import gastfreund.app.editing.Part;
 import gastfreund.app.effects.Effect;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Rung;

@@ -2,7 +2,7 @@ package gastfreund.app.openings;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.catalogue.CheckoutRules;
+import gastfreund.app.extras.CheckoutRules;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Address;
 import gastfreund.app.pages.Links;

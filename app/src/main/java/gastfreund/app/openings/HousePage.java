@@ -1,22 +1,37 @@
 package gastfreund.app.openings;
 
 import gastfreund.app.catalogue.Catalogue;
-import gastfreund.app.catalogue.PrepaidOffer;
-import gastfreund.app.catalogue.Story;
+import gastfreund.app.extras.PrepaidOffer;
+import gastfreund.app.extras.Story;
+import gastfreund.app.extras.Ware;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Links;
+import gastfreund.app.pages.Markdown;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
-/** What the house's page shows. */
-public record HousePage(String name, Story story, List<Card> cards) {
+/**
+ * What the house's page shows.
+ *
+ * @param about formatted, as HTML; empty: nothing
+ */
+public record HousePage(String name, Story story, String about, List<Shelf> shelves) {
+
+    /**
+     * What stands together.
+     *
+     * @param category empty: nothing is said of it
+     */
+    public record Shelf(String category, List<Card> cards) {}
 
     /**
      * Something that can be had.
@@ -32,20 +47,35 @@ public record HousePage(String name, Story story, List<Card> cards) {
     /** @param next when each offer can be had next, in minutes */
     static HousePage of(
             Catalogue catalogue, Function<Offer, Optional<Long>> next, Instant now, Links links, Formats f) {
-        List<Card> cards = new ArrayList<>();
+        Map<String, List<Card>> shelves = new LinkedHashMap<>();
         for (Offer offer : catalogue.listed()) {
             Optional<Long> start = next.apply(offer);
-            cards.add(new Card(
-                    links.offer(offer.id()),
-                    offer.title(),
-                    catalogue.storyOf(offer),
-                    offer.lengths().stream().map(l -> f.duration(l.minutes())).collect(Collectors.joining(" · ")),
-                    price(catalogue.house(), offer, f),
-                    start.map(s -> f.text("house.next", f.soon(s, now))).orElseGet(() -> f.text("house.noNext")),
-                    start.isPresent()));
+            shelves.computeIfAbsent(catalogue.shelfOf(offer.id()).category(), c -> new ArrayList<>())
+                    .add(new Card(
+                            links.offer(offer.id()),
+                            offer.title(),
+                            catalogue.storyOf(offer),
+                            offer.lengths().stream()
+                                    .map(l -> f.duration(l.minutes()))
+                                    .collect(Collectors.joining(" · ")),
+                            catalogue.isAgreed(offer.id())
+                                    ? f.text("price.agreed")
+                                    : price(catalogue.house(), offer, f),
+                            start.map(s -> f.text("house.next", f.soon(s, now)))
+                                    .orElseGet(() -> f.text("house.noNext")),
+                            start.isPresent()));
         }
+        List<Card> cards = shelves.computeIfAbsent("", c -> new ArrayList<>());
+        catalogue.extras().wares().forEach(ware -> cards.add(card(ware, links, f)));
         catalogue.prepaidOffers().forEach(prepaid -> cards.add(card(prepaid, links, f)));
-        return new HousePage(catalogue.house().name(), catalogue.story(), List.copyOf(cards));
+        return new HousePage(
+                catalogue.house().name(),
+                catalogue.story(),
+                Markdown.html(catalogue.extras().about().text()),
+                shelves.entrySet().stream()
+                        .filter(e -> !e.getValue().isEmpty())
+                        .map(e -> new Shelf(e.getKey(), List.copyOf(e.getValue())))
+                        .toList());
     }
 
     private static String price(House house, Offer offer, Formats f) {
@@ -55,6 +85,17 @@ public record HousePage(String name, Story story, List<Card> cards) {
                 .orElseThrow();
         boolean each = offer.basis() == Offer.Basis.PERSON;
         return f.fromMoney(from) + (each ? " " + f.text("house.perPerson") : "");
+    }
+
+    private static Card card(Ware ware, Links links, Formats f) {
+        return new Card(
+                links.with("/goods/" + ware.id()),
+                ware.title(),
+                ware.story(),
+                "",
+                f.shortMoney(ware.price()),
+                "",
+                true);
     }
 
     private static Card card(PrepaidOffer prepaid, Links links, Formats f) {

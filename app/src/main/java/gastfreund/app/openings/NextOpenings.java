@@ -59,7 +59,7 @@ public class NextOpenings {
     }
 
     private Map<OfferId, Answer.Entry> found() {
-        House house = catalogues.catalogue().house();
+        House house = catalogues.plain().house();
         Instant now = clock.instant();
         long minute = now.getEpochSecond() / 60;
         // Read before the bookings are: a booking that comes meanwhile makes it anew.

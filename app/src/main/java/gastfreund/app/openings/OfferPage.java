@@ -1,10 +1,13 @@
 package gastfreund.app.openings;
 
 import gastfreund.app.catalogue.Catalogue;
-import gastfreund.app.catalogue.Story;
+import gastfreund.app.extras.Story;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.pages.Markdown;
 import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.Payment;
 import gastfreund.core.offers.Place;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -21,6 +24,7 @@ import org.jspecify.annotations.Nullable;
 public record OfferPage(
         Offer offer,
         Story story,
+        String text,
         List<Where> places,
         List<String> terms,
         @Nullable Gone gone,
@@ -54,18 +58,19 @@ public record OfferPage(
         return new OfferPage(
                 offer,
                 catalogue.storyOf(offer),
+                Markdown.html(catalogue.storyOf(offer).text()),
                 catalogue.house().placesOf(offer).stream()
                         .map(id -> {
                             Place place = catalogue.house().place(id);
                             return new Where(
                                     place.name(),
                                     place.kind() == Place.Kind.GUEST_ADDRESS
-                                            ? catalogue.placeNotes(id).reach().words(catalogue, f)
+                                            ? catalogue.placeNotes(id).reach().words(catalogue.house(), f)
                                             : catalogue.placeNotes(id).found(f.words()),
                                     catalogue.placeNotes(id).map());
                         })
                         .toList(),
-                TermsInWords.of(offer.terms(), f),
+                terms(catalogue, offer, f),
                 gone,
                 panel,
                 keepAddress,
@@ -73,5 +78,17 @@ public record OfferPage(
                         ? f.text("offer.keep")
                         : catalogue.shelfOf(offer.id()).button(),
                 f.text("offer.keepHelp", catalogue.holdMinutes()));
+    }
+
+    /** What cancelling costs, and what the house says of paying when guests come. */
+    private static List<String> terms(Catalogue catalogue, Offer offer, Formats f) {
+        List<String> terms = new ArrayList<>(TermsInWords.of(offer.terms(), f));
+        String words = catalogue.shelfOf(offer.id()).venueWords();
+        boolean there =
+                offer.payment().when() == Payment.When.VENUE || offer.payment().when() == Payment.When.CHOICE;
+        if (there && !words.isEmpty()) {
+            terms.add(words);
+        }
+        return List.copyOf(terms);
     }
 }

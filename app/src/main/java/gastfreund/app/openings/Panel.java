@@ -35,6 +35,7 @@ public record Panel(
      * @param fewer address with one person less; null where it would be too few
      * @param more address with one person more; null where it would be too many
      * @param units how many units of the length; null where it is sold as one
+     * @param agreed whether the price is agreed with each guest
      */
     public record Chips(
             Choice choice,
@@ -44,7 +45,8 @@ public record Panel(
             @Nullable Stepper units,
             List<AddOnChip> addOns,
             List<StaffChip> staff,
-            List<PlaceChip> places) {}
+            List<PlaceChip> places,
+            boolean agreed) {}
 
     public record LengthChip(Length length, Money from, String address, boolean chosen) {}
 

@@ -13,10 +13,8 @@ import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.time.HouseZone;
 import java.time.Clock;
-import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntFunction;
@@ -56,7 +54,12 @@ public class PanelService {
         LocalDate today = catalogue.zone().dateOf(now);
         Shown shown = shown(house, choice, today, now);
         LocalDate first = shown.first();
-        Ribbon ribbon = Ribbon.of(shown.explanation(), first, choice.day(), house);
+        Ribbon ribbon = Ribbon.of(
+                shown.explanation(),
+                first,
+                choice.day(),
+                house,
+                catalogues.catalogue().extras().manners().week());
         boolean past = !first.isAfter(today);
         return new Panel(
                 chips(house, choice, basket),
@@ -92,7 +95,8 @@ public class PanelService {
                 units(choice, basket),
                 offer.addOns().stream().map(a -> addOnChip(choice, a, basket)).toList(),
                 choosesStaff(house, offer) ? staffChips(choice, house, basket) : List.of(),
-                house.placesOf(offer).size() > 1 ? placeChips(choice, house, basket) : List.of());
+                house.placesOf(offer).size() > 1 ? placeChips(choice, house, basket) : List.of(),
+                catalogues.catalogue().isAgreed(offer.id()));
     }
 
     /** The ribbon's first date, and what is to be said about its days. */
@@ -104,7 +108,7 @@ public class PanelService {
             return new Shown(choice.from(), explained(house, choice, choice.from(), now));
         }
         LocalDate wanted = choice.day() != null && inReach(choice.day(), today) ? choice.day() : null;
-        LocalDate thisWeek = monday(today);
+        LocalDate thisWeek = week(today);
         Answer near = explained(house, choice, thisWeek, now);
         LocalDate later = thisWeek.plusDays(Ribbon.DAYS);
         LocalDate opens = near.entries().stream()
@@ -113,9 +117,9 @@ public class PanelService {
                 .or(() -> openings.next(choice.within(house), choice.query(later, later, now)))
                 .map(e -> house.zone().dateOf(e.time().start()))
                 .orElse(today);
-        LocalDate first = monday(opens);
+        LocalDate first = week(opens);
         boolean shows = wanted == null || !wanted.isBefore(first) && wanted.isBefore(first.plusDays(Ribbon.DAYS));
-        LocalDate shown = wanted == null || shows ? first : monday(wanted);
+        LocalDate shown = wanted == null || shows ? first : week(wanted);
         return new Shown(shown, shown.equals(thisWeek) ? near : explained(house, choice, shown, now));
     }
 
@@ -128,13 +132,13 @@ public class PanelService {
         return date.isAfter(today.minusDays(7)) && date.isBefore(today.plusYears(3));
     }
 
-    private static LocalDate monday(LocalDate date) {
-        return date.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    private LocalDate week(LocalDate date) {
+        return catalogues.catalogue().extras().manners().weekOf(date);
     }
 
-    private static LocalDate earlier(LocalDate first, LocalDate today) {
+    private LocalDate earlier(LocalDate first, LocalDate today) {
         LocalDate before = first.minusDays(Ribbon.DAYS);
-        return before.isBefore(monday(today)) ? monday(today) : before;
+        return before.isBefore(week(today)) ? week(today) : before;
     }
 
     private static Panel.LengthChip lengthChip(Choice choice, House house, Length length, @Nullable String basket) {

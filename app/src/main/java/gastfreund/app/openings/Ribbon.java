@@ -38,15 +38,18 @@ public record Ribbon(List<Day> days, Day selected) {
      * @param height of its bar, 0 to 100
      * @param lowest null where nothing is open
      * @param why null where something is open
+     * @param startsWeek whether a week begins with it
      */
-    public record Day(LocalDate date, List<Slot> slots, int height, @Nullable Money lowest, @Nullable Why why) {
+    public record Day(
+            LocalDate date,
+            List<Slot> slots,
+            int height,
+            @Nullable Money lowest,
+            @Nullable Why why,
+            boolean startsWeek) {
 
         public boolean isOpen() {
             return !slots.isEmpty();
-        }
-
-        public boolean startsWeek() {
-            return date.getDayOfWeek() == DayOfWeek.MONDAY;
         }
     }
 
@@ -54,8 +57,9 @@ public record Ribbon(List<Day> days, Day selected) {
      * A ribbon from an explanation of its dates.
      *
      * @param wanted the date to select; null or not among the dates: the first with an opening
+     * @param week the day with which weeks begin
      */
-    static Ribbon of(Answer explanation, LocalDate first, @Nullable LocalDate wanted, House house) {
+    static Ribbon of(Answer explanation, LocalDate first, @Nullable LocalDate wanted, House house, DayOfWeek week) {
         HouseZone zone = house.zone();
         Map<LocalDate, List<Answer.Entry>> byDate = new TreeMap<>();
         for (int i = 0; i < DAYS; i++) {
@@ -67,7 +71,7 @@ public record Ribbon(List<Day> days, Day selected) {
         }
         int most = byDate.values().stream().mapToInt(Ribbon::openIn).max().orElse(0);
         List<Day> days = new ArrayList<>();
-        byDate.forEach((date, entries) -> days.add(day(date, entries, most, house)));
+        byDate.forEach((date, entries) -> days.add(day(date, entries, most, house, date.getDayOfWeek() == week)));
         Day selected = days.stream()
                 .filter(d -> d.date().equals(wanted))
                 .findFirst()
@@ -80,16 +84,16 @@ public record Ribbon(List<Day> days, Day selected) {
         return (int) entries.stream().filter(Answer.Entry::isOpen).count();
     }
 
-    private static Day day(LocalDate date, List<Answer.Entry> entries, int most, House house) {
+    private static Day day(LocalDate date, List<Answer.Entry> entries, int most, House house, boolean startsWeek) {
         List<Slot> slots = entries.stream()
                 .filter(Answer.Entry::isOpen)
                 .map(e -> Slot.of(e, house))
                 .toList();
         if (slots.isEmpty()) {
-            return new Day(date, slots, 0, null, why(entries));
+            return new Day(date, slots, 0, null, why(entries), startsWeek);
         }
         Money lowest = slots.stream().map(Slot::price).min(Money::compareTo).orElseThrow();
-        return new Day(date, slots, Math.max(12, 100 * slots.size() / most), lowest, null);
+        return new Day(date, slots, Math.max(12, 100 * slots.size() / most), lowest, null, startsWeek);
     }
 
     /** The one thing that best says why a date has nothing: what stands against the starts that are within hours. */

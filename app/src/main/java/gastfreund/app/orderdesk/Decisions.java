@@ -1,5 +1,6 @@
 package gastfreund.app.orderdesk;
 
+import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.endings.Attendance;
 import gastfreund.app.endings.Endings;
 import gastfreund.app.hosts.Host;
@@ -26,8 +27,10 @@ class Decisions {
 
     private final Endings endings;
     private final Attendance attendance;
+    private final CatalogueService catalogues;
 
-    Decisions(Endings endings, Attendance attendance) {
+    Decisions(Endings endings, Attendance attendance, CatalogueService catalogues) {
+        this.catalogues = catalogues;
         this.endings = endings;
         this.attendance = attendance;
     }
@@ -38,12 +41,21 @@ class Decisions {
         boolean asks = line.status() == BookingStatus.REQUESTED;
         List<Decision> decisions = new ArrayList<>();
         if (asks && host.may(Right.ANSWER)) {
-            decisions.add(Decision.atOnce(
-                    at + "/accept",
-                    line.dueNow().isPositive()
-                            ? f.text("desk.acceptFor", f.money(line.dueNow()))
-                            : f.text("desk.accept"),
-                    true));
+            decisions.add(
+                    catalogues.catalogue().isAgreed(line.offer())
+                                    && line.total().isZero()
+                            ? Decision.asking(
+                                    at + "/accept-for",
+                                    f.text("desk.acceptAgreed"),
+                                    f.text("desk.accept"),
+                                    f.text("desk.acceptAgreedHelp"),
+                                    amount("agreed", line, f.text("desk.agreedPrice"), Money.ZERO, typed, f))
+                            : Decision.atOnce(
+                                    at + "/accept",
+                                    line.dueNow().isPositive()
+                                            ? f.text("desk.acceptFor", f.money(line.dueNow()))
+                                            : f.text("desk.accept"),
+                                    true));
             decisions.add(Decision.asking(
                     at + "/decline",
                     f.text("desk.decline"),
@@ -112,12 +124,11 @@ class Decisions {
         return Field.line("why", f.text("desk.why"), MOST_REASON).id(id).value(written);
     }
 
-    /** About a voucher or a pass of which nothing was used. */
+    /** About a voucher or a pass of which nothing was used, or a ware. */
     List<Decision> about(Order order, OrderRows.Bought bought, Host host, Formats f) {
         Prepaid prepaid = bought.prepaid();
-        boolean unused = prepaid != null
-                && prepaid.rest() == prepaid.worth()
-                && !bought.goods().returned();
+        boolean whole = prepaid == null ? bought.goods().sold() : prepaid.rest() == prepaid.worth();
+        boolean unused = whole && !bought.goods().returned();
         if (!unused || !host.may(Right.GIVE_MONEY)) {
             return List.of();
         }

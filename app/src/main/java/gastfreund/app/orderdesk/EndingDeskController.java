@@ -49,6 +49,20 @@ class EndingDeskController {
     }
 
     @Needs(Right.ANSWER)
+    @PostMapping("/accept-for")
+    String acceptFor(
+            @PathVariable long number,
+            @PathVariable BookingId booking,
+            @RequestParam(defaultValue = "") String amount,
+            @ModelAttribute(name = "f", binding = false) Formats f,
+            RedirectAttributes next,
+            Actor host) {
+        Order order = order(number, booking);
+        Typed typed = new Typed("agreed", booking.value(), amount, "", true, "");
+        return with(typed, f, number, next, price -> endings.acceptFor(order, booking, price, host));
+    }
+
+    @Needs(Right.ANSWER)
     @PostMapping("/decline")
     String decline(
             @PathVariable long number,

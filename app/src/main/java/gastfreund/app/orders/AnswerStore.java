@@ -1,6 +1,6 @@
 package gastfreund.app.orders;
 
-import gastfreund.app.catalogue.CheckoutRules;
+import gastfreund.app.extras.CheckoutRules;
 import gastfreund.core.bookings.BookingId;
 import java.time.Instant;
 import java.util.List;
@@ -49,6 +49,30 @@ public class AnswerStore {
                         row.getString("question"),
                         row.getString("label"),
                         row.getString("value")))
+                .list();
+    }
+
+    /**
+     * A text as a guest agreed to it.
+     *
+     * @param wording of then, whatever it is now
+     */
+    public record Agreement(String title, String wording, Instant at) {
+
+        /** The text, cut where a line is empty. */
+        public List<String> paragraphs() {
+            return new CheckoutRules.Text("", title, wording, true).paragraphs();
+        }
+    }
+
+    /** What a guest agreed to with an order. */
+    public List<Agreement> agreements(long order) {
+        return jdbc.sql("SELECT title, wording, agreed_at FROM agreements WHERE order_id = ? ORDER BY text_id")
+                .param(order)
+                .query((row, n) -> new Agreement(
+                        row.getString("title"),
+                        row.getString("wording"),
+                        Instant.ofEpochSecond(row.getLong("agreed_at"))))
                 .list();
     }
 

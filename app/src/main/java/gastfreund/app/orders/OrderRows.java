@@ -10,6 +10,7 @@ import gastfreund.app.visits.Visits;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.vouchers.PrepaidService;
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.orders.Sold;
 import java.time.Clock;
 import java.time.Instant;
@@ -31,6 +32,7 @@ public class OrderRows {
      * @param directions empty where the place needs none
      * @param answers to the offer's questions
      * @param terms as sentences
+     * @param agreed whether its price is still to be named
      * @param freeUntil until when cancelling costs nothing; null where that is over or never was
      */
     public record Row(
@@ -42,7 +44,8 @@ public class OrderRows {
             String directions,
             List<GivenAnswer> answers,
             List<String> terms,
-            @Nullable Instant freeUntil) {}
+            @Nullable Instant freeUntil,
+            boolean agreed) {}
 
     /**
      * A voucher or a pass of an order.
@@ -103,7 +106,8 @@ public class OrderRows {
                                         f.words()),
                 answers.of(line.booking()),
                 TermsInWords.of(sold.terms(), f),
-                freeUntil(line, clock.instant()));
+                freeUntil(line, clock.instant()),
+                line.status() == BookingStatus.REQUESTED && catalogue.isAgreed(line.offer()));
     }
 
     /** What an earlier move has kept is kept whenever the guest cancels. */

@@ -12,9 +12,12 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -27,6 +30,13 @@ import org.springframework.stereotype.Repository;
 public class OrderStore {
 
     private static final long FIRST_NUMBER = 1001;
+
+    private static final String LINES = "SELECT b.status, b.expires_at, " + BookingStore.RESERVED
+            + """
+            , l.order_id, l.discount, l.covered, l.total, l.deposit, l.waived, l.floor, l.visits_kept, l.paid, l.due_now,
+                   l.balance, l.balance_due, l.sold
+            FROM order_lines l JOIN bookings b ON b.id = l.booking
+            """;
 
     private final JdbcClient jdbc;
 
@@ -199,18 +209,59 @@ public class OrderStore {
                 .optional();
     }
 
+    /** How many orders of a mail address a code has lowered. */
+    public int usesOf(String code, String email) {
+        return jdbc.sql(
+                        """
+                        SELECT count(*) FROM orders
+                        WHERE promo_code = ? AND email = ? COLLATE NOCASE AND status <> 'lapsed'
+                        """)
+                .params(code, email)
+                .query(Integer.class)
+                .single();
+    }
+
+    /**
+     * What a code brought.
+     *
+     * @param orders how many it lowered
+     * @param total what these cost
+     */
+    public record Brought(int orders, Money total) {}
+
+    public Brought broughtBy(String code) {
+        return jdbc.sql(
+                        """
+                        SELECT count(*) AS orders, coalesce(sum(total), 0) AS total FROM orders
+                        WHERE promo_code = ? AND status <> 'lapsed'
+                        """)
+                .param(code)
+                .query((row, n) -> new Brought(row.getInt("orders"), Money.ofMinor(row.getLong("total"))))
+                .single();
+    }
+
     /** The newest orders, the last one first. */
     public List<Order> newest(int most) {
+        Map<Long, List<OrderLine>> lines = new HashMap<>();
+        jdbc.sql(LINES + "WHERE l.order_id IN (SELECT id FROM orders ORDER BY number DESC LIMIT ?) ORDER BY l.line")
+                .param(most)
+                .query(row -> {
+                    lines.computeIfAbsent(row.getLong("order_id"), o -> new ArrayList<>())
+                            .add(line(row, 0));
+                });
         return jdbc.sql("SELECT * FROM orders ORDER BY number DESC LIMIT ?")
                 .param(most)
-                .query(this::order)
+                .query((row, n) -> order(row, lines.getOrDefault(row.getLong("id"), List.of())))
                 .list();
     }
 
     private Order order(ResultSet row, int number) throws SQLException {
-        long id = row.getLong("id");
+        return order(row, lines(row.getLong("id")));
+    }
+
+    private static Order order(ResultSet row, List<OrderLine> lines) throws SQLException {
         return new Order(
-                id,
+                row.getLong("id"),
                 row.getLong("number"),
                 row.getString("token"),
                 new Contact(
@@ -226,19 +277,11 @@ public class OrderStore {
                 Money.ofMinor(row.getLong("due_now")),
                 Instant.ofEpochSecond(row.getLong("placed_at")),
                 Order.Proof.valueOf(row.getString("proof").toUpperCase(Locale.ROOT)),
-                lines(id));
+                lines);
     }
 
     private List<OrderLine> lines(long order) {
-        return jdbc.sql(
-                        "SELECT b.status, b.expires_at, " + BookingStore.RESERVED
-                                + """
-                        , l.discount, l.covered, l.total, l.deposit, l.waived, l.floor, l.visits_kept, l.paid, l.due_now,
-                               l.balance, l.balance_due, l.sold
-                        FROM order_lines l JOIN bookings b ON b.id = l.booking
-                        WHERE l.order_id = ?
-                        ORDER BY l.line
-                        """)
+        return jdbc.sql(LINES + "WHERE l.order_id = ? ORDER BY l.line")
                 .param(order)
                 .query(OrderStore::line)
                 .list();

@@ -71,6 +71,16 @@ public class Orders {
         return store.byBooking(booking.value());
     }
 
+    /** What a promo code brought. */
+    public OrderStore.Brought broughtBy(String code) {
+        return store.broughtBy(code);
+    }
+
+    /** Whether there is any. */
+    public boolean any() {
+        return !store.newest(1).isEmpty();
+    }
+
     /** The newest orders, the last one first. */
     public List<Order> newest(int most) {
         return store.newest(most);
@@ -79,6 +89,11 @@ public class Orders {
     /** The steps that an order, its bookings and its payments took, the first one first. */
     public List<JournalEntry> journal(Order order) {
         return written.ofOrder(order.id());
+    }
+
+    /** The texts to which its guest agreed, as they were then. */
+    public List<AnswerStore.Agreement> agreements(Order order) {
+        return answers.agreements(order.id());
     }
 
     /** What a guest answered for a booking. */

@@ -122,6 +122,10 @@ public record Field(
         return new Field(kind, id, name, label, aside, given, error, help, options, attributes);
     }
 
+    public Field label(String words) {
+        return new Field(kind, id, name, words, aside, given, error, help, options, attributes);
+    }
+
     public Field aside(String words) {
         return new Field(kind, id, name, label, words, given, error, help, options, attributes);
     }

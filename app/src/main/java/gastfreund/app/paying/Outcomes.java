@@ -129,13 +129,20 @@ public class Outcomes {
             }
         }
         List<Prepaid> issued = new ArrayList<>();
+        List<Goods> wares = new ArrayList<>();
         for (Goods goods : prepaid.goodsOfOrder(order.id())) {
-            if (!goods.isIssued() && goods.price().compareTo(left) <= 0) {
+            boolean lapsed = order.status() == OrderStatus.LAPSED;
+            if (!goods.isIssued() && goods.price().compareTo(left) <= 0 && prepaid.isToBeHad(goods, lapsed)) {
                 if (payment.captureLater()) {
                     steps.capture(payment, null, goods.price());
                 }
                 payments.pays(payment, goods.id(), goods.price());
-                issued.add(prepaid.issue(goods));
+                if (goods.isWare()) {
+                    prepaid.sell(goods);
+                    wares.add(goods);
+                } else {
+                    issued.add(prepaid.issue(goods));
+                }
                 left = left.minus(goods.price());
             }
         }
@@ -143,7 +150,7 @@ public class Outcomes {
         if (left.isPositive()) {
             giveBack(payment, left, Cause.PLACE_GONE_WHEN_PAID.code());
         }
-        tell(order, issued, left, now);
+        tell(order, issued, wares, left, now);
     }
 
     /** The guest has shown that the mail address is theirs, and nothing is due now: what is still to be had is booked. */
@@ -166,9 +173,10 @@ public class Outcomes {
         }
     }
 
-    private void tell(Order order, List<Prepaid> issued, Money back, Instant now) {
+    private void tell(Order order, List<Prepaid> issued, List<Goods> wares, Money back, Instant now) {
         Order after = store.byId(order.id()).orElseThrow();
-        boolean stands = !after.standing().isEmpty() || !issued.isEmpty();
+        boolean bought = !issued.isEmpty() || !wares.isEmpty();
+        boolean stands = !after.standing().isEmpty() || bought;
         boolean told = order.status() == OrderStatus.PLACED;
         moveOrder(after, stands || told ? OrderStatus.PLACED : OrderStatus.LAPSED, now);
         Order placed = store.byId(order.id()).orElseThrow();
@@ -177,13 +185,17 @@ public class Outcomes {
             return;
         }
         List<OrderLine> news = told ? List.of() : placed.booked();
-        documents.receipt(placed, news, issued.isEmpty() ? List.of() : prepaid.goodsOfOrder(order.id()));
+        documents.receipt(placed, news, bought ? paidFor(order) : List.of());
         if (!told && !placed.standing().isEmpty()) {
             letters.placed(placed);
         }
-        if (!issued.isEmpty()) {
-            letters.issued(placed, issued);
+        if (bought) {
+            letters.issued(placed, issued, wares);
         }
+    }
+
+    private List<Goods> paidFor(Order order) {
+        return prepaid.goodsOfOrder(order.id()).stream().filter(Goods::isIssued).toList();
     }
 
     /** A line that waits for money, or did; one that a pass paid for has given its visits back when it lapsed. */

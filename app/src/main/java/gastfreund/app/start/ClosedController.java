@@ -1,7 +1,7 @@
 package gastfreund.app.start;
 
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.catalogue.Opening;
+import gastfreund.app.extras.Opening;
 import gastfreund.app.languages.Formats;
 import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.stereotype.Controller;

@@ -32,7 +32,7 @@ class FrontGate implements WebMvcConfigurer {
     @Override
     public void addInterceptors(InterceptorRegistry registry) {
         registry.addInterceptor(new Front())
-                .addPathPatterns("/", "/offers/**", "/vouchers/**", "/basket", "/basket/**");
+                .addPathPatterns("/", "/offers/**", "/vouchers/**", "/goods/**", "/basket", "/basket/**");
         registry.addInterceptor(new Desk()).addPathPatterns("/desk");
     }
 

@@ -110,7 +110,7 @@ class StartController {
         List<NextPage.Todo> todo = new ArrayList<>();
         Offer first = catalogue.house().onSale().get(0);
         if (!outbox.canSend()) {
-            todo.add(new NextPage.Todo(f.text("start.todo.mail"), ""));
+            todo.add(new NextPage.Todo(f.text("start.todo.mail"), "/desk/mail"));
         }
         if (catalogue.storyOf(first).summary().isEmpty()
                 || !catalogue.storyOf(first).hasPicture()) {
@@ -118,6 +118,16 @@ class StartController {
         }
         if (first.terms().tiers().isEmpty()) {
             todo.add(new NextPage.Todo(f.text("start.todo.terms"), "/desk/offers/" + first.id() + "?tab=money"));
+        }
+        if (catalogue.extras().about().logo().isEmpty()
+                || catalogue.extras().about().contact().isEmpty()) {
+            todo.add(new NextPage.Todo(f.text("start.todo.about"), "/desk/house/about"));
+        }
+        if (catalogue.checkout().texts().isEmpty()) {
+            todo.add(new NextPage.Todo(f.text("start.todo.texts"), "/desk/house/about?tab=texts"));
+        }
+        if (!catalogue.extras().legal().isWhole()) {
+            todo.add(new NextPage.Todo(f.text("start.todo.legal"), "/desk/house/about?tab=papers"));
         }
         todo.add(new NextPage.Todo(f.text("start.todo.people"), "/desk/house"));
         todo.add(new NextPage.Todo(f.text("start.todo.ways"), "/desk/ways"));

@@ -13,6 +13,7 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import java.util.Set;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -27,11 +28,11 @@ final class Sizes extends OncePerRequestFilter {
 
     private static final long MOST_BYTES = DataSize.ofKilobytes(64).toBytes();
 
-    /** A picture with the form around it. */
-    private static final long MOST_PICTURE = DataSize.ofMegabytes(12).toBytes();
+    /** A picture or another file with the form around it. */
+    private static final long MOST_FILE = DataSize.ofMegabytes(12).toBytes();
 
     private static final String DESK = "/desk/";
-    private static final String PICTURE = "/picture";
+    private static final Set<String> SENT = Set.of("/picture", "/file");
     private static final int MOST_FIELDS = 400;
     private static final int MOST_NAME = 200;
     private static final int MOST_VALUE = 10_000;
@@ -42,12 +43,12 @@ final class Sizes extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        boolean picture = isPicture(request);
-        if (isOfParts(request) && !picture) {
+        boolean file = isFile(request);
+        if (isOfParts(request) && !file) {
             response.sendError(HttpServletResponse.SC_UNSUPPORTED_MEDIA_TYPE);
             return;
         }
-        if (request.getContentLengthLong() > (picture ? MOST_PICTURE : MOST_BYTES)) {
+        if (request.getContentLengthLong() > (file ? MOST_FILE : MOST_BYTES)) {
             response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
             return;
         }
@@ -55,16 +56,16 @@ final class Sizes extends OncePerRequestFilter {
         if (wrong != 0) {
             response.sendError(wrong);
         } else {
-            chain.doFilter(picture || isForm(request) ? request : new Counted(request), response);
+            chain.doFilter(file || isForm(request) ? request : new Counted(request), response);
         }
     }
 
-    /** Whether a picture comes to the desk, from a browser that has been there, and says how long it is. */
-    private static boolean isPicture(HttpServletRequest request) {
+    /** Whether a picture or another file comes to the desk, from a browser that has been there, and says how long it is. */
+    private static boolean isFile(HttpServletRequest request) {
         String path = request.getServletPath();
         return isOfParts(request)
                 && path.startsWith(DESK)
-                && path.endsWith(PICTURE)
+                && SENT.stream().anyMatch(path::endsWith)
                 && request.isRequestedSessionIdValid()
                 && request.getContentLengthLong() >= 0;
     }

@@ -1,7 +1,7 @@
 package gastfreund.app.visits;
 
 import gastfreund.app.catalogue.Catalogue;
-import gastfreund.app.catalogue.Reach;
+import gastfreund.app.extras.Reach;
 import gastfreund.app.languages.Formats;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.money.Money;

@@ -1,17 +1,21 @@
 package gastfreund.app.vouchers;
 
+import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.catalogue.PrepaidOffer;
+import gastfreund.app.extras.PrepaidOffer;
+import gastfreund.app.extras.Ware;
 import gastfreund.app.secrets.Tokens;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.money.Money;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -23,9 +27,6 @@ import org.springframework.stereotype.Service;
 @Service
 public class PrepaidService {
 
-    /** No letters and digits that are taken for one another. */
-    private static final String LETTERS = "ABCDEFGHJKLMNPQRSTUVWXYZ23456789";
-
     private static final int MOST_TYPED = 100;
     private static final Pattern BETWEEN = Pattern.compile("[^A-Z0-9]++");
     private static final Pattern GROUP = Pattern.compile(".{4}(?=.)");
@@ -36,7 +37,6 @@ public class PrepaidService {
     private final CatalogueService catalogues;
     private final Tokens tokens;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
 
     PrepaidService(PrepaidStore store, CatalogueService catalogues, Tokens tokens, Clock clock) {
         this.store = store;
@@ -100,7 +100,7 @@ public class PrepaidService {
                 new Goods(
                         tokens.next(),
                         offer.id(),
-                        offer.isPass() ? Prepaid.Kind.PASS : Prepaid.Kind.VOUCHER,
+                        offer.isPass() ? Goods.Kind.PASS : Goods.Kind.VOUCHER,
                         offer.title(),
                         price,
                         offer.isPass() ? offer.visits() : price.minor(),
@@ -110,7 +110,89 @@ public class PrepaidService {
                         recipient,
                         greeting,
                         null,
+                        false,
+                        "",
                         false));
+    }
+
+    /** Puts so many of a ware into a basket. They are nobody's before they are ordered. */
+    public void put(String basket, Ware ware, int count) {
+        store.insertGoods(
+                basket,
+                new Goods(
+                        tokens.next(),
+                        ware.id(),
+                        Goods.Kind.WARE,
+                        ware.title(),
+                        ware.price().times(count),
+                        count,
+                        Set.of(),
+                        ware.taxRate(),
+                        1,
+                        "",
+                        "",
+                        null,
+                        false,
+                        ware.withBooking() ? "booking" : "house",
+                        false));
+    }
+
+    /**
+     * How it stands with a ware.
+     *
+     * @param sold and not taken back
+     * @param awaited in orders that can still be paid
+     */
+    public record Stock(int sold, int awaited) {
+
+        public int taken() {
+            return sold + awaited;
+        }
+    }
+
+    public Stock stockOf(String product) {
+        return new Stock(store.sold(product), store.awaited(product, clock.instant()));
+    }
+
+    /**
+     * The wares of a basket of which there are not so many any more; in the transaction that orders them, which has the write
+     * lock from its beginning: of two guests who want the last one gets it.
+     */
+    public List<Goods> soldOut(String basket) {
+        Catalogue catalogue = catalogues.catalogue();
+        Map<String, Long> wanted = new HashMap<>();
+        List<Goods> out = new ArrayList<>();
+        for (Goods goods : store.goodsOfBasket(basket)) {
+            if (goods.isWare()) {
+                long all = wanted.merge(goods.product(), goods.worth(), Long::sum);
+                if (!isThere(catalogue, goods.product(), all)) {
+                    out.add(goods);
+                }
+            }
+        }
+        return out;
+    }
+
+    /** Whether a ware of an order, whose money came late perhaps, can still be had. */
+    public boolean isToBeHad(Goods goods, boolean lapsed) {
+        if (!goods.isWare() || !lapsed) {
+            return true;
+        }
+        return isThere(catalogues.catalogue(), goods.product(), goods.worth());
+    }
+
+    /** Whether so many of goods are still sold and not taken yet. */
+    private boolean isThere(Catalogue catalogue, String product, long count) {
+        return catalogue
+                .ware(product)
+                .filter(w -> w.stock().isEmpty()
+                        || stockOf(w.id()).taken() + count <= w.stock().getAsInt())
+                .isPresent();
+    }
+
+    /** Wares were paid for. */
+    public void sell(Goods ware) {
+        store.soldAt(ware.id(), clock.instant());
     }
 
     public boolean remove(String basket, String goods) {
@@ -122,12 +204,12 @@ public class PrepaidService {
         store.order(basket, order);
     }
 
-    /** Issues what was paid for. */
+    /** Issues a voucher or a pass that was paid for. */
     public Prepaid issue(Goods goods) {
         LocalDate lastDay = today().plusMonths(goods.months());
         Prepaid prepaid = new Prepaid(
                 tokens.next(),
-                goods.kind(),
+                goods.kind() == Goods.Kind.PASS ? Prepaid.Kind.PASS : Prepaid.Kind.VOUCHER,
                 newCode(),
                 goods.title(),
                 goods.worth(),
@@ -142,12 +224,7 @@ public class PrepaidService {
     }
 
     private String newCode() {
-        StringBuilder code = new StringBuilder();
-        for (int i = 0; i < GROUPS * LETTERS_OF_A_GROUP; i++) {
-            code.append(i > 0 && i % LETTERS_OF_A_GROUP == 0 ? "-" : "")
-                    .append(LETTERS.charAt(random.nextInt(LETTERS.length())));
-        }
-        return code.toString();
+        return GROUP.matcher(tokens.letters(GROUPS * LETTERS_OF_A_GROUP)).replaceAll("$0-");
     }
 
     /**
@@ -185,6 +262,10 @@ public class PrepaidService {
      * @return false where something of it was used, or it was taken back before
      */
     public boolean takeBack(Goods goods, long order, String why) {
+        if (goods.isWare() && goods.sold() && !goods.returned()) {
+            store.returned(goods.id());
+            return true;
+        }
         if (goods.returned() || goods.prepaid() == null) {
             return false;
         }

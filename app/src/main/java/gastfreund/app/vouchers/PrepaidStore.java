@@ -139,8 +139,8 @@ class PrepaidStore {
         jdbc.sql(
                         """
                         INSERT INTO goods (id, basket, product, kind, title, price, worth, offers, tax_rate, months,
-                                           recipient, greeting)
-                        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+                                           recipient, greeting, handover)
+                        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
                         """)
                 .params(
                         goods.id(),
@@ -154,7 +154,42 @@ class PrepaidStore {
                         goods.taxRate().toString(),
                         goods.months(),
                         goods.recipient(),
-                        goods.greeting())
+                        goods.greeting(),
+                        goods.handover())
+                .update();
+    }
+
+    /** How many of a ware were sold and not taken back. */
+    int sold(String product) {
+        return jdbc.sql(
+                        """
+                        SELECT coalesce(sum(worth), 0) FROM goods
+                        WHERE kind = 'ware' AND product = ? AND sold_at IS NOT NULL AND returned = 0
+                        """)
+                .param(product)
+                .query(Integer.class)
+                .single();
+    }
+
+    /** How many of a ware lie in orders that can still be paid. */
+    int awaited(String product, Instant now) {
+        return jdbc.sql(
+                        """
+                        SELECT coalesce(sum(g.worth), 0) FROM goods g JOIN orders o ON o.id = g.order_id
+                        WHERE g.kind = 'ware' AND g.product = :product AND g.sold_at IS NULL AND o.status <> 'lapsed'
+                          AND (o.status = 'waiting' OR o.placed_at > :now - 1800
+                               OR EXISTS (SELECT 1 FROM payments p WHERE p.order_id = o.id
+                                          AND p.state = 'created' AND p.expires_at > :now))
+                        """)
+                .param("product", product)
+                .param("now", now.getEpochSecond())
+                .query(Integer.class)
+                .single();
+    }
+
+    void soldAt(String goods, Instant now) {
+        jdbc.sql("UPDATE goods SET sold_at = ? WHERE id = ?")
+                .params(now.getEpochSecond(), goods)
                 .update();
     }
 
@@ -228,7 +263,7 @@ class PrepaidStore {
         return new Goods(
                 row.getString("id"),
                 row.getString("product"),
-                Prepaid.Kind.ofCode(row.getString("kind")),
+                Goods.Kind.ofCode(row.getString("kind")),
                 row.getString("title"),
                 Money.ofMinor(row.getLong("price")),
                 row.getLong("worth"),
@@ -238,7 +273,9 @@ class PrepaidStore {
                 row.getString("recipient"),
                 row.getString("greeting"),
                 row.getString("prepaid"),
-                row.getInt("returned") == 1);
+                row.getInt("returned") == 1,
+                row.getString("handover"),
+                row.getObject("sold_at") != null);
     }
 
     private static String written(Set<OfferId> offers) {

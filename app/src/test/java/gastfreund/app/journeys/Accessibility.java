@@ -50,6 +50,7 @@ abstract class Accessibility extends DemoHouseTest {
                     "/offers/clay-table",
                     "/vouchers/voucher",
                     "/vouchers/clay-card",
+                    "/goods/clay-bag",
                     "/texts/rules",
                     basket,
                     basket + "/checkout",
@@ -94,6 +95,20 @@ abstract class Accessibility extends DemoHouseTest {
                     "/desk/offers/private-lesson?tab=questions",
                     "/desk/offers/wheel-evenings?tab=dates",
                     "/desk/offers/wheel-hire/prices",
+                    "/desk/house/about",
+                    "/desk/house/about?tab=look",
+                    "/desk/house/about?tab=booking",
+                    "/desk/house/about?tab=texts",
+                    "/desk/house/about?tab=papers",
+                    "/desk/house/about?tab=speech",
+                    "/desk/house/sale",
+                    "/desk/house/sale?tab=passes",
+                    "/desk/house/texts",
+                    "/desk/house/texts/offers/clay-table",
+                    "/desk/house/files",
+                    "/desk/codes",
+                    "/desk/codes/welcome5",
+                    "/desk/mail",
                     "/desk/hosts",
                     "/desk/changes",
                     "/desk/explain?offer=private-lesson&party=2&staff=mira")) {
@@ -107,7 +122,7 @@ abstract class Accessibility extends DemoHouseTest {
         }
     }
 
-    private static List<String> faults(Page page) {
+    static List<String> faults(Page page) {
         page.waitForLoadState();
         Stream<String> tooWide = Boolean.TRUE.equals(page.evaluate("document.documentElement.scrollWidth > innerWidth"))
                 ? Stream.of("wider than its window")

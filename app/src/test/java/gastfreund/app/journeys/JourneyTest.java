@@ -27,7 +27,7 @@ class JourneyTest extends Journey {
         open(true, 1280);
         page.navigate(address("/"));
         assertThat(heading("Quillmere Clay House")).isVisible();
-        assertThat(page.locator(".offer")).hasCount(9);
+        assertThat(page.locator(".offer")).hasCount(11);
         link("A private lesson").click();
         page.waitForLoadState();
         page.evaluate("window.sameDocument = true");

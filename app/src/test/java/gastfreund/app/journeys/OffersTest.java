@@ -156,7 +156,7 @@ class OffersTest extends Journey {
                 .dragTo(page.locator(".ordered > li").first(), new Locator.DragToOptions().setTargetPosition(20, 3));
         assertThat(titles.nth(1)).hasText(second);
         page.navigate(address("/"));
-        assertThat(page.locator(".offer h2").nth(1)).hasText(second);
+        assertThat(page.locator(".offer h3").nth(1)).hasText(second);
         page.navigate(address("/desk/offers"));
         page.getByLabel("Find an offer").fill("firing");
         button("Find").click();
@@ -213,6 +213,11 @@ class OffersTest extends Journey {
         page.navigate(address("/desk/offers/clay-table"));
         link("Its prices, and when").click();
         page.waitForLoadState();
+        page.locator(".price-grid a.cell").nth(2).hover();
+        assertThat(page.locator("#chosen")).containsText("It costs");
+        String hovered = page.locator("#chosen h2").textContent();
+        page.locator(".price-grid a.cell").nth(4).focus();
+        assertThat(page.locator("#chosen h2")).not().hasText(hovered);
         int rules = offer("clay-table").priceRules().size();
         link("the week after").click();
         button("Another rule").click();

@@ -70,6 +70,7 @@ class PagesTest extends DemoHouseTest {
         paths.put("offer", "/offers/private-lesson?party=2");
         paths.put("timetable", "/offers/wheel-evenings");
         paths.put("voucher", "/vouchers/voucher");
+        paths.put("ware", "/goods/clay-bag");
         paths.put("text", "/texts/rules");
         paths.put("basket", basket);
         paths.put("checkout", basket + "/checkout");
@@ -116,6 +117,15 @@ class PagesTest extends DemoHouseTest {
         desk.put("dates", "/desk/offers/wheel-evenings?tab=dates");
         desk.put("prices", "/desk/offers/wheel-hire/prices");
         desk.put("preview", "/desk/offers/clay-visit/preview");
+        desk.put("house-about", "/desk/house/about");
+        desk.put("house-sale", "/desk/house/sale");
+        desk.put("house-texts", "/desk/house/texts");
+        desk.put("house-tongue", "/desk/house/texts/offers/clay-table");
+        desk.put("house-files", "/desk/house/files");
+        desk.put("codes", "/desk/codes");
+        desk.put("code", "/desk/codes/welcome5");
+        desk.put("mail", "/desk/mail");
+        desk.put("forgetting", "/desk/guests/forgetting");
         desk.put("hosts", "/desk/hosts");
         desk.put("changes", "/desk/changes");
         desk.put("explainer", "/desk/explain?offer=private-lesson&party=2&staff=mira");

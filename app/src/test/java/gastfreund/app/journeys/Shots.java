@@ -154,11 +154,11 @@ public final class Shots {
         take(page, "order");
         hours(page);
         offers(page);
-        page.navigate(address + "/desk/house/staff/jonte");
+        page.navigate(address + "/desk/house/about?tab=look");
         page.waitForLoadState();
-        page.getByLabel("At most so many").fill("4");
+        page.locator("[name='extra/look/colour']").fill("#2f6f5e");
         page.locator("#effect li").waitFor();
-        take(page, "person");
+        take(page, "house-looks");
         page.navigate(address + "/desk/explain?offer=private-lesson&length=90&party=2&staff=mira&day=2027-01-21");
         page.locator("[data-at][aria-label^='14:30']").first().click();
         page.locator("[data-at][aria-label^='14:30'][aria-current]").first().waitFor();

@@ -8,6 +8,8 @@ import gastfreund.app.OwnHouse;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.hosts.FirstWords;
 import gastfreund.core.offers.Offer;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -56,6 +58,7 @@ class StartTest extends Journey {
         type("password", "oil on every chain");
         page.locator("main form button").click();
         assertThat(page).hasURL(address("/desk/start"));
+        assertThat(faults("/desk/start")).isEmpty();
         type("title", "A check of your bicycle");
         button("Open my page to me alone").click();
         assertThat(page.getByText("Please write an amount")).isVisible();
@@ -83,16 +86,32 @@ class StartTest extends Journey {
         assertThat((System.nanoTime() - began) / 1_000_000_000L)
                 .as("seconds from the first page to the test booking")
                 .isLessThan(180);
+        assertThat(faults("/desk/start/next")).isEmpty();
+        assertThat(link("Your logo")).isVisible();
         assertThat(get("/").headers().firstValue("Location"))
                 .hasValueSatisfying(l -> assertThat(l).endsWith("/closed"));
         assertThat(get("/offers/a-check-of-your-bicycle").statusCode()).isEqualTo(302);
         assertThat(get("/closed").statusCode()).isEqualTo(503);
         assertThat(get("/closed").body()).contains("We open soon.");
+        assertThat(faults("/closed")).isEmpty();
+        forgive("503");
+        page.navigate(address("/desk/start/next"));
         button("Open it to everybody").click();
         assertThat(page.getByText("It is open to everybody now.")).isVisible();
         assertThat(get("/").body()).contains("A check of your bicycle");
         Offer made = catalogues.catalogue().house().onSale().get(0);
         assertThat(made.lengths().get(0).minutes().count()).isEqualTo(45);
         assertThat(page.navigate(address("/desk/start")).url()).endsWith("/desk/start/next");
+    }
+
+    /** What axe finds on a page, wide and narrow. */
+    private List<String> faults(String path) {
+        List<String> faults = new ArrayList<>();
+        for (int width : new int[] {390, 1280}) {
+            page.setViewportSize(width, 800);
+            page.navigate(address(path));
+            faults.addAll(Accessibility.faults(page));
+        }
+        return faults;
     }
 }

@@ -22,6 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -83,26 +84,67 @@ public record Comparison(List<Change> offers, List<Clash> clashes) {
      */
     public static Comparison of(
             House before, Booked bookedBefore, House after, Booked bookedAfter, Instant now, int days) {
-        if (days < 1 || days > MOST_DAYS) {
-            throw new IllegalArgumentException("1 to 400 dates can be compared");
+        return of(Before.of(before, bookedBefore, now, days), after, bookedAfter);
+    }
+
+    /**
+     * The house before a change, with what it has on sale: whoever asks for many changes of the same house, as while somebody
+     * types, keeps it. It can be asked from several threads.
+     */
+    public static final class Before {
+
+        private final House house;
+        private final Booked booked;
+        private final Instant now;
+        private final int days;
+        private final Map<OfferId, Set<OnSale>> onSale = new ConcurrentHashMap<>();
+
+        private Before(House house, Booked booked, Instant now, int days) {
+            this.house = house;
+            this.booked = booked;
+            this.now = now;
+            this.days = days;
         }
+
+        /**
+         * @param days how many dates from that of {@code now} on, 1 to {@link #MOST_DAYS}
+         * @throws IllegalArgumentException where there are fewer or more
+         */
+        public static Before of(House house, Booked booked, Instant now, int days) {
+            if (days < 1 || days > MOST_DAYS) {
+                throw new IllegalArgumentException("1 to 400 dates can be compared");
+            }
+            return new Before(house, booked, now, days);
+        }
+
+        private Set<OnSale> onSale(OfferId id) {
+            return onSale.computeIfAbsent(id, i -> Comparison.onSale(house, booked, i, now, days));
+        }
+    }
+
+    /** Compares with a house before, over its dates and as of its instant. */
+    public static Comparison of(Before before, House after, Booked bookedAfter) {
         List<OfferId> ids =
                 new ArrayList<>(after.offers().stream().map(Offer::id).toList());
-        before.offers().stream().map(Offer::id).filter(id -> !ids.contains(id)).forEach(ids::add);
-        Difference difference = Difference.of(before, after, bookedBefore.isSameAs(bookedAfter));
+        before.house.offers().stream()
+                .map(Offer::id)
+                .filter(id -> !ids.contains(id))
+                .forEach(ids::add);
+        Difference difference = Difference.of(before.house, after, before.booked.isSameAs(bookedAfter));
         List<Change> changes = new ArrayList<>();
         for (OfferId id : ids) {
             if (!difference.touches(id)) {
                 continue;
             }
-            Set<OnSale> was = onSale(before, bookedBefore, id, now, days);
-            Set<OnSale> is = onSale(after, bookedAfter, id, now, days);
+            Set<OnSale> was = before.onSale(id);
+            Set<OnSale> is = onSale(after, bookedAfter, id, before.now, before.days);
             if (!was.equals(is)) {
-                changes.add(change(id, was, before.zone(), is, after.zone()));
+                changes.add(change(id, was, before.house.zone(), is, after.zone()));
             }
         }
         return new Comparison(
-                List.copyOf(changes), newClashes(before, bookedBefore, after, bookedAfter, now, difference));
+                List.copyOf(changes),
+                newClashes(before.house, before.booked, after, bookedAfter, before.now, difference));
     }
 
     private static Set<OnSale> onSale(House house, Booked booked, OfferId id, Instant now, int days) {
@@ -182,13 +224,17 @@ public record Comparison(List<Change> offers, List<Clash> clashes) {
 
     private static List<Clash> newClashes(
             House before, Booked bookedBefore, House after, Booked bookedAfter, Instant now, Difference difference) {
+        List<Clash> clashes = Clashes.ofBooked(after, bookedAfter, now, difference);
+        if (clashes.isEmpty()) {
+            return List.of();
+        }
         Map<Same, Set<String>> known = new HashMap<>();
         for (Clash clash : Clashes.ofBooked(before, bookedBefore, now, difference)) {
             known.put(
                     Same.of(clash.session()),
                     clash.reasons().stream().map(Reason::code).collect(Collectors.toSet()));
         }
-        return Clashes.ofBooked(after, bookedAfter, now, difference).stream()
+        return clashes.stream()
                 .map(clash -> onlyNew(clash, known.getOrDefault(Same.of(clash.session()), Set.of())))
                 .filter(clash -> !clash.reasons().isEmpty())
                 .toList();
