@@ -1,3 +1,5 @@
+import { typedBefore } from '../typed.js';
+
 // A page whose form is a draft: it is kept as it is typed, and what it does is asked a moment after the last change. What is
 // answered late is dropped; what is being typed in is left alone. The knots of a ladder are moved by the pointer or by arrows.
 export const draft = () => ({
@@ -25,6 +27,10 @@ export const draft = () => ({
       event.stopPropagation();
       this.turn(knot, by);
     },
+  },
+
+  init() {
+    if (typedBefore(this.$root.querySelector('#one'))) this.ask();
   },
 
   // What a link leads to is shown beside it while it is pointed at, or has the focus.

@@ -1,3 +1,5 @@
+import { typedBefore } from '../typed.js';
+
 // The week of somebody's hours. What counts are the figures at the right of each day: whatever is drawn is written there,
 // and the page is asked what it does. Windows are [from, to, whom] in minutes; whom is empty where it is for everything.
 const STEP = 15;
@@ -72,6 +74,7 @@ export const hours = () => ({
   },
 
   init() {
+    if (typedBefore(this.$root.querySelector('#week'))) this.ask(0);
     this.$root.querySelector('#whom').addEventListener('close', () => this.chosen());
     this.$root.querySelector('#whom').addEventListener('change', () => this.choose());
   },

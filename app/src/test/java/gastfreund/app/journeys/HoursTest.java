@@ -9,14 +9,18 @@ import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.WaitUntilState;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.hosts.HostService;
 import gastfreund.app.hosts.Role;
 import gastfreund.core.offers.StaffId;
 import java.nio.charset.StandardCharsets;
 import java.time.DayOfWeek;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -106,6 +110,25 @@ class HoursTest extends Journey {
         button("Undo that").click();
         assertThat(page.getByText("It is undone.")).isVisible();
         assertThat(windows("mira", DayOfWeek.WEDNESDAY)).isEqualTo("[570-780, 840-1110]");
+    }
+
+    /** The scripts of a slow line come long after the page; what was typed meanwhile is asked as soon as they are there. */
+    @Test
+    void whatIsTypedBeforeTheScriptsAreThereIsAskedWhenTheyAre() {
+        open(true, 1280);
+        signIn();
+        List<Route> late = new ArrayList<>();
+        page.route(Pattern.compile("/app/app[^/]*[.]js"), late::add);
+        typedBefore(late, "hours/staff/jonte", "#thu", "15–17", "Thursday");
+        typedBefore(late, "house/staff/jonte", "#name", "Jonte Brook", "Name: Jonte → Jonte Brook");
+    }
+
+    private void typedBefore(List<Route> late, String where, String field, String text, String told) {
+        page.navigate(address("/desk/" + where), new Page.NavigateOptions().setWaitUntil(WaitUntilState.COMMIT));
+        page.locator(field).fill(text);
+        page.waitForCondition(() -> !late.isEmpty());
+        late.remove(0).resume();
+        assertThat(effect()).containsText(told);
     }
 
     @Test
