@@ -1,3 +1,4 @@
+import { isLeaving } from '../leaving.js';
 import { typedBefore } from '../typed.js';
 
 // A page whose form is a draft: it is kept as it is typed, and what it does is asked a moment after the last change. What is
@@ -76,7 +77,7 @@ export const draft = () => ({
       const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
       if (mine === this.asked) this.take(html);
     } catch {
-      if (mine === this.asked) form.submit();
+      if (mine === this.asked && !isLeaving()) form.submit();
     }
   },
 

@@ -1,3 +1,5 @@
+import { isLeaving } from '../leaving.js';
+
 // The day explainer: the moment under the pointer, or the next one by the arrows, is looked at without a new page.
 export const explainer = () => ({
   timer: null,
@@ -73,7 +75,7 @@ export const explainer = () => ({
       const again = this.$root.querySelector('[data-at][aria-current]');
       if (focus && again) again.focus({ preventScroll: true });
     } catch {
-      window.location.assign(address);
+      if (!isLeaving()) window.location.assign(address);
     }
   },
 });

@@ -1,3 +1,4 @@
+import { isLeaving } from '../leaving.js';
 import { typedBefore } from '../typed.js';
 
 // The week of somebody's hours. What counts are the figures at the right of each day: whatever is drawn is written there,
@@ -342,7 +343,7 @@ export const hours = () => ({
       if (mine !== this.asked || this.drag) return;
       this.take(html);
     } catch {
-      if (mine === this.asked) form.submit();
+      if (mine === this.asked && !isLeaving()) form.submit();
     }
   },
 

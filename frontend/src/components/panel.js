@@ -1,3 +1,5 @@
+import { isLeaving } from '../leaving.js';
+
 // The booking panel: whatever is changed in it is fetched alone, and the address follows.
 // A click that comes while another is on its way waits for it, and then means the link that stands in its place.
 export const panel = () => ({
@@ -60,7 +62,7 @@ export const panel = () => ({
       if (again) again.focus({ preventScroll: true });
       return true;
     } catch {
-      window.location.assign(href);
+      if (!isLeaving()) window.location.assign(href);
       return false;
     } finally {
       this.busy = false;

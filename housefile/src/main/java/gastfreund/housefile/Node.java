@@ -135,7 +135,7 @@ public final class Node {
     }
 
     /** The members of an object, as nodes by name. */
-    List<Map.Entry<String, Node>> members() {
+    public List<Map.Entry<String, Node>> members() {
         if (!json.isObject()) {
             problem("must be an object");
             return List.of();

@@ -88,6 +88,9 @@ class BasketController {
         if (kept instanceof Kept.NotYet notYet) {
             return "&why=moment" + (notYet.seal().isEmpty() ? "" : "&sealed=" + notYet.seal());
         }
+        if (kept instanceof Kept.SoldOut) {
+            return "&why=stock";
+        }
         return kept instanceof Kept.Dearer ? "&why=price" : kept instanceof Kept.TooMuch ? "&why=share" : "";
     }
 

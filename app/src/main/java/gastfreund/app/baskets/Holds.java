@@ -4,6 +4,7 @@ import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.bookings.Hold;
 import gastfreund.app.bookings.Reserved;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.openings.AddOnStock;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.secrets.Tokens;
@@ -36,6 +37,7 @@ class Holds {
     private final BasketStore store;
     private final CatalogueService catalogues;
     private final OpeningsService openings;
+    private final AddOnStock stock;
     private final HoldShares shares;
     private final Doorkeeper doorkeeper;
     private final Tokens tokens;
@@ -45,12 +47,14 @@ class Holds {
             BasketStore store,
             CatalogueService catalogues,
             OpeningsService openings,
+            AddOnStock stock,
             HoldShares shares,
             Doorkeeper doorkeeper,
             Tokens tokens,
             Clock clock,
             BookingStore bookings) {
         this.bookings = bookings;
+        this.stock = stock;
         this.store = store;
         this.catalogues = catalogues;
         this.openings = openings;
@@ -91,6 +95,10 @@ class Holds {
         if (isDearer(option, request)) {
             return new Kept.Dearer();
         }
+        Reserved reserved = reserved(new BookingId(tokens.next()), request.choice(), entry.get(), option);
+        if (!stock.isEnough(reserved, now)) {
+            return new Kept.SoldOut();
+        }
         int kept = store.countKept(request.visitor(), now);
         Doorkeeper.Verdict door = doorkeeper.judge(
                 Doorkeeper.Purpose.KEEP,
@@ -104,11 +112,7 @@ class Holds {
             return notYet;
         }
         String token = orFresh(basket);
-        bookings.insertHold(
-                token,
-                reserved(new BookingId(tokens.next()), request.choice(), entry.get(), option),
-                Hold.from(now, now.plus(holdTime())),
-                request.visitor());
+        bookings.insertHold(token, reserved, Hold.from(now, now.plus(holdTime())), request.visitor());
         HoldShares.Verdict share = shares.judge(request, now);
         boolean first = kept == 0 && share == HoldShares.Verdict.HOUSE;
         if (share != HoldShares.Verdict.ENOUGH_LEFT && !(first && welcome)) {
@@ -150,11 +154,12 @@ class Holds {
         if (isDearer(option, request)) {
             return new Kept.Dearer();
         }
+        Reserved reserved = reserved(line.id(), request.choice(), entry.get(), option);
+        if (!stock.isEnough(reserved, now)) {
+            return new Kept.SoldOut();
+        }
         boolean other = entry.get().time().start() != line.time().start();
-        bookings.changeHold(
-                basket,
-                reserved(line.id(), request.choice(), entry.get(), option),
-                other ? anew(line.hold(), now) : line.hold());
+        bookings.changeHold(basket, reserved, other ? anew(line.hold(), now) : line.hold());
         boolean first = store.countKept(request.visitor(), now) <= 1;
         return first || shares.judge(request, now) == HoldShares.Verdict.ENOUGH_LEFT
                 ? new Kept.Held(basket)

@@ -9,6 +9,9 @@ public sealed interface Kept {
     /** Somebody else has it now, or it was never one. */
     record Gone() implements Kept {}
 
+    /** It is free, but of what is to come with it there is not so much. */
+    record SoldOut() implements Kept {}
+
     /** It is free, at a higher price than was shown. */
     record Dearer() implements Kept {}
 

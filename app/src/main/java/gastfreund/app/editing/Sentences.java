@@ -27,6 +27,7 @@ public final class Sentences {
     private static final String HOURS = "hours/";
     private static final String PICTURE = "/picture";
     private static final String PRICES = "staff/prices/";
+    private static final String STOCK = "extra/stock/";
     private static final int MOST_TEXT = 60;
 
     /** The last names of members that are amounts of money. */
@@ -117,6 +118,9 @@ public final class Sentences {
         if (member.startsWith(PRICES)) {
             String[] parts = member.substring(PRICES.length()).split("/");
             return f.text("change.price", names.getOrDefault(parts[0], parts[0]), parts[parts.length - 1]);
+        }
+        if (member.startsWith(STOCK)) {
+            return f.text("change.stock", member.substring(STOCK.length()));
         }
         for (String part : member.split("/")) {
             if (names.containsKey(part)) {

@@ -129,6 +129,7 @@ public record Extras(
     private static Map<String, CodeRules> codes(Node file) {
         Map<String, CodeRules> codes = new HashMap<>();
         for (Node code : file.elements("promoCodes")) {
+            CodeRules.checkDates(code);
             code.member("extra")
                     .ifPresent(extra ->
                             codes.put(PromoCode.normal(code.required("code").text()), CodeRules.of(extra)));

@@ -1,5 +1,6 @@
 package gastfreund.app.extras;
 
+import gastfreund.app.pictures.PictureName;
 import gastfreund.app.typed.MailAddress;
 import gastfreund.housefile.Node;
 
@@ -17,6 +18,6 @@ public record Portrait(String words, String picture, String email) {
         if (!email.isEmpty() && !MailAddress.isOne(email)) {
             extra.at("email").problem("must be a mail address");
         }
-        return new Portrait(extra.textOrBlank("words"), extra.textOrBlank("picture"), email);
+        return new Portrait(extra.textOrBlank("words"), PictureName.in(extra, "picture"), email);
     }
 }

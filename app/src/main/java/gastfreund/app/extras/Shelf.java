@@ -1,7 +1,10 @@
 package gastfreund.app.extras;
 
+import gastfreund.core.offers.AddOnId;
 import gastfreund.housefile.Node;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Where an offer stands in the house's shop, and how it is told from others.
@@ -13,6 +16,7 @@ import java.util.List;
  * @param tone of its bookings on the board, one of {@link #TONES}; empty: none
  * @param venueWords what guests are told who pay when they come; empty: nothing of the house's own
  * @param agreement whether its price is agreed with each guest: the host names it with the yes
+ * @param stock how many there ever were of each add-on of which there are so many only
  */
 public record Shelf(
         Listing listing,
@@ -22,7 +26,8 @@ public record Shelf(
         String sign,
         String tone,
         String venueWords,
-        boolean agreement) {
+        boolean agreement,
+        Map<AddOnId, Integer> stock) {
 
     /** The tones in which bookings can be marked, beside the sign of their state. */
     public static final List<String> TONES = List.of("clay", "moss", "saffron", "slate", "plum", "sea");
@@ -37,7 +42,8 @@ public record Shelf(
     }
 
     private static final int MOST_SIGN = 2;
-    private static final Shelf USUAL = new Shelf(Listing.LISTED, "", "", List.of(), "", "", "", false);
+    private static final int MOST_STOCK = 1_000_000;
+    private static final Shelf USUAL = new Shelf(Listing.LISTED, "", "", List.of(), "", "", "", false, Map.of());
 
     public static Shelf usual() {
         return USUAL;
@@ -63,6 +69,15 @@ public record Shelf(
                 sign,
                 extra.has("tone") ? extra.word("tone", TONES.toArray(String[]::new), "") : "",
                 extra.textOrBlank("venueWords"),
-                extra.truth("agreement"));
+                extra.truth("agreement"),
+                stock(extra));
+    }
+
+    /** What is said of an add-on that the offer no longer has stands there for nothing. */
+    private static Map<AddOnId, Integer> stock(Node extra) {
+        Map<AddOnId, Integer> stock = new HashMap<>();
+        extra.member("stock").ifPresent(all -> all.members()
+                .forEach(m -> stock.put(new AddOnId(m.getKey()), m.getValue().integer(0, MOST_STOCK))));
+        return Map.copyOf(stock);
     }
 }

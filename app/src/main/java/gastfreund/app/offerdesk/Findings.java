@@ -4,10 +4,12 @@ import gastfreund.app.bookings.BookedStore;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.effects.Ahead;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.openings.AddOnStock;
 import gastfreund.app.pages.Note;
 import gastfreund.app.storage.Reading;
 import gastfreund.core.bookings.Booked;
 import gastfreund.core.bookings.Booking;
+import gastfreund.core.offers.AddOn;
 import gastfreund.core.offers.Bounds;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Length;
@@ -38,10 +40,18 @@ class Findings {
     private final CatalogueService catalogues;
     private final Ahead ahead;
     private final BookedStore past;
+    private final AddOnStock stock;
     private final Reading reading;
     private final Clock clock;
 
-    Findings(CatalogueService catalogues, Ahead ahead, BookedStore past, Reading reading, Clock clock) {
+    Findings(
+            CatalogueService catalogues,
+            Ahead ahead,
+            BookedStore past,
+            AddOnStock stock,
+            Reading reading,
+            Clock clock) {
+        this.stock = stock;
         this.catalogues = catalogues;
         this.ahead = ahead;
         this.past = past;
@@ -79,6 +89,18 @@ class Findings {
         bounds(house, offer, booked, now, starts, f, found);
         offer.bounds().perDay().ifPresent(limit -> found.put("limits", List.of(reached(offer, limit, now, f))));
         pointless(offer, house.zone().dateOf(now), f, found);
+        return found;
+    }
+
+    /** How many of its add-ons are taken, by the part of the editor under which it stands. */
+    Map<String, List<Note>> ofAddOns(Offer offer, Formats f) {
+        Map<String, List<Note>> found = new HashMap<>();
+        for (AddOn addOn : offer.addOns()) {
+            int taken = stock.taken(offer, addOn, clock.instant());
+            if (taken > 0) {
+                found.put("addOns/" + addOn.id().value(), List.of(Note.done(f.text("found.stock", taken))));
+            }
+        }
         return found;
     }
 

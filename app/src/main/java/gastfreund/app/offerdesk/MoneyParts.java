@@ -4,8 +4,10 @@ import gastfreund.app.editing.Asking;
 import gastfreund.app.editing.Part;
 import gastfreund.app.pages.Clause;
 import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Note;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import tools.jackson.databind.JsonNode;
 
 /** The sentences about what an offer costs, and what its guests are asked. */
@@ -13,7 +15,7 @@ final class MoneyParts {
 
     private MoneyParts() {}
 
-    static List<Part> money(Asking ask) {
+    static List<Part> money(Asking ask, Map<String, List<Note>> found) {
         JsonNode offer = ask.json();
         boolean deposit = offer.path("payment").path("when").stringValue("full").equals("deposit");
         List<Clause> payment = new ArrayList<>();
@@ -43,7 +45,7 @@ final class MoneyParts {
                                 "move-",
                                 "offers.move",
                                 ask.number("terms/move/hoursBefore", ask.f().text("offers.never")))),
-                addOns(ask, offer));
+                addOns(ask, offer, found));
     }
 
     private static Part terms(Asking ask, JsonNode offer) {
@@ -58,10 +60,11 @@ final class MoneyParts {
                 .titled(ask.f().text(count == 0 ? "offers.termsNone" : "offers.terms"));
     }
 
-    private static Part addOns(Asking ask, JsonNode offer) {
+    private static Part addOns(Asking ask, JsonNode offer, Map<String, List<Note>> found) {
         List<Clause> clauses = new ArrayList<>();
         for (JsonNode addOn : offer.path("addOns")) {
-            String member = "addOns/" + addOn.path("id").stringValue("");
+            String id = addOn.path("id").stringValue("");
+            String member = "addOns/" + id;
             clauses.add(ask.clause(
                             member,
                             "offers.addOn",
@@ -69,9 +72,11 @@ final class MoneyParts {
                             ask.number(member + "/price"),
                             ask.word(member + "/per", "unit", "booking", "person"),
                             ask.number(member + "/max"),
-                            ask.number(member + "/minutes"))
+                            ask.number(member + "/minutes"),
+                            ask.number("extra/stock/" + id, "∞"))
                     .removed(member)
-                    .moved());
+                    .moved()
+                    .with(found.getOrDefault(member, List.of())));
         }
         return Part.list("addOns", clauses, "addOns", ask.f().text("offers.addAddOn"))
                 .titled(ask.f().text("offers.addOns"));

@@ -6,8 +6,10 @@ import gastfreund.app.editing.Sorts;
 import gastfreund.app.extras.Shelf;
 import gastfreund.app.extras.Story;
 import gastfreund.app.languages.Formats;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.util.MultiValueMap;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -83,6 +85,7 @@ final class OfferInputs {
             .with("addOns/*/per", Sorts.word("unit", "booking", "person"), word("unit"))
             .with("addOns/*/max", Sort.WHOLE, ONE)
             .with("addOns/*/minutes", Sort.SPAN, NOTHING)
+            .with("extra/stock/*", Sort.WHOLE)
             .with("timetable/*/length", Sort.LINE)
             .with("timetable/*/place", Sort.LINE)
             .with("timetable/*/seats", Sort.WHOLE)
@@ -115,6 +118,7 @@ final class OfferInputs {
         agreement(offer);
         units(offer);
         uses(offer, form);
+        stock(offer);
         if (!offer.path("confirm").stringValue("").equals("byHand")) {
             offer.remove("contested");
         }
@@ -184,6 +188,21 @@ final class OfferInputs {
                 } else if (!units.has("max")) {
                     units.put("max", most);
                 }
+            }
+        }
+    }
+
+    /** What was said of an add-on that was taken away goes with it. */
+    private static void stock(ObjectNode offer) {
+        if (offer.path("extra").path("stock") instanceof ObjectNode stock) {
+            Set<String> ids = new HashSet<>();
+            offer.path("addOns").forEach(a -> ids.add(a.path("id").stringValue("")));
+            stock.propertyNames().stream()
+                    .filter(id -> !ids.contains(id))
+                    .toList()
+                    .forEach(stock::remove);
+            if (stock.isEmpty()) {
+                Inputs.set(offer, "extra/stock", null);
             }
         }
     }

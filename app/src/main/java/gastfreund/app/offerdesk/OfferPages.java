@@ -105,8 +105,13 @@ class OfferPages {
         @Nullable House house = tried.house();
         @Nullable
         Offer offer = house == null ? null : house.offer(new OfferId(ref.id())).orElse(null);
-        Map<String, List<Note>> found =
-                house != null && offer != null && tab.equals("sold") ? findings.of(house, offer, f) : Map.of();
+        Map<String, List<Note>> found = house == null || offer == null
+                ? Map.of()
+                : switch (tab) {
+                    case "sold" -> findings.of(house, offer, f);
+                    case "money" -> findings.ofAddOns(offer, f);
+                    default -> Map.of();
+                };
         List<Part> shown = parts.of(tab, ask, found);
         String address = address(ref.id());
         return new OfferEditorPage(

@@ -46,7 +46,7 @@ class Parts {
         return switch (tab) {
             case "dates" -> dates(ask);
             case "what" -> WhatParts.what(ask);
-            case "money" -> MoneyParts.money(ask);
+            case "money" -> MoneyParts.money(ask, found);
             case "questions" -> MoneyParts.questions(ask);
             default -> sold(ask, found);
         };

@@ -24,6 +24,7 @@ import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.core.bookings.Booked;
 import gastfreund.core.hours.OfferId;
+import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.LengthId;
@@ -84,6 +85,7 @@ class PricePages {
     private final Names names;
     private final CatalogueService catalogues;
     private final Ahead ahead;
+    private final Hindsight hindsight;
     private final Clock clock;
 
     PricePages(
@@ -93,6 +95,7 @@ class PricePages {
             Names names,
             CatalogueService catalogues,
             Ahead ahead,
+            Hindsight hindsight,
             Clock clock) {
         this.documents = documents;
         this.editing = editing;
@@ -100,6 +103,7 @@ class PricePages {
         this.names = names;
         this.catalogues = catalogues;
         this.ahead = ahead;
+        this.hindsight = hindsight;
         this.clock = clock;
     }
 
@@ -117,7 +121,7 @@ class PricePages {
         Map<String, String> typed = editing.draft(host, ref).map(Draft::typed).orElseGet(Map::of);
         Inputs.Seen shown = new Inputs.Seen(seen.json(), Map.of(), typed);
         if (offer == null) {
-            return page(seen, look, notes, first, null, null, shown, effects.of(host, List.of(ref), f), f);
+            return page(seen, look, notes, first, null, null, shown, "", effects.of(host, List.of(ref), f), f);
         }
         Booked booked = ahead.of(kept, now);
         Length length = length(offer, look);
@@ -128,7 +132,21 @@ class PricePages {
                 .filter(o -> o.length(length.id()).isPresent())
                 .map(o -> PriceWeek.of(kept, booked, o, query, first, now))
                 .orElse(null);
-        return page(seen, look, notes, first, week, before, shown, effects.of(host, List.of(ref), f), f);
+        String brought = kept.offer(id)
+                .filter(o -> !o.equals(offer))
+                .flatMap(o -> hindsight.more(o, offer, house.zone()))
+                .map(more -> brought(more, f))
+                .orElse("");
+        return page(seen, look, notes, first, week, before, shown, brought, effects.of(host, List.of(ref), f), f);
+    }
+
+    private static String brought(long more, Formats f) {
+        return more == 0
+                ? f.text("prices.same", Hindsight.DAYS)
+                : f.text(
+                        more > 0 ? "prices.more" : "prices.less",
+                        Hindsight.DAYS,
+                        f.money(Money.ofMinor(Math.abs(more))));
     }
 
     private LocalDate first(Look look, LocalDate today) {
@@ -165,6 +183,7 @@ class PricePages {
             @Nullable PriceWeek week,
             @Nullable PriceWeek before,
             Inputs.Seen shown,
+            String brought,
             Effect effect,
             Formats f) {
         String id = seen.ref().id();
@@ -193,6 +212,7 @@ class PricePages {
                 week == null ? List.of() : week.days(before, here.address(id), look.at(), f),
                 f.text("prices.begins"),
                 rules,
+                brought,
                 Part.asked(rules),
                 week == null || look.at() == null
                         ? null

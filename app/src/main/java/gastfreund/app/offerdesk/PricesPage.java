@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param hours the columns
  * @param days the rows
  * @param rules in sentences
+ * @param hindsight what the prices would have brought; empty: they are those that are kept, or nothing was booked
  * @param asked the names of what can be ticked
  * @param chosen the ladder of the start that is looked at; null: none is
  */
@@ -35,6 +36,7 @@ public record PricesPage(
         List<Day> days,
         String begins,
         List<Part> rules,
+        String hindsight,
         List<String> asked,
         @Nullable Chosen chosen,
         Effect effect) {

@@ -63,8 +63,15 @@ public record Panel(
      *
      * @param toggle address with it, or without it where it is chosen; null where it is counted
      * @param counted null where it is sold at most once
+     * @param left how many there are, where fewer than usual can be had; null: enough
      */
-    public record AddOnChip(AddOn addOn, @Nullable String toggle, boolean chosen, @Nullable Stepper counted) {
+    public record AddOnChip(
+            AddOn addOn, @Nullable String toggle, boolean chosen, @Nullable Stepper counted, @Nullable Integer left) {
+
+        /** Whether nobody can have another, and this guest has none. */
+        public boolean isSoldOut() {
+            return toggle == null && counted == null;
+        }
 
         /** Whether each person pays for it. */
         public boolean each() {
@@ -98,7 +105,7 @@ public record Panel(
      */
     public record Part(String name, List<Slot> slots) {}
 
-    private static final Set<String> WHY = Set.of("price", "moment", "share");
+    private static final Set<String> WHY = Set.of("price", "moment", "share", "stock");
 
     /** The word of a message for why a place was not kept, from what an address says. */
     public static String whyGone(String why) {

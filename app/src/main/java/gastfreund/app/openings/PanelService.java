@@ -34,9 +34,11 @@ public class PanelService {
 
     private final CatalogueService catalogues;
     private final OpeningsService openings;
+    private final AddOnStock stock;
     private final Clock clock;
 
-    PanelService(CatalogueService catalogues, OpeningsService openings, Clock clock) {
+    PanelService(CatalogueService catalogues, OpeningsService openings, AddOnStock stock, Clock clock) {
+        this.stock = stock;
         this.catalogues = catalogues;
         this.openings = openings;
         this.clock = clock;
@@ -160,12 +162,22 @@ public class PanelService {
                 .address(basket));
     }
 
-    private static Panel.AddOnChip addOnChip(Choice choice, AddOn addOn, @Nullable String basket) {
+    private Panel.AddOnChip addOnChip(Choice choice, AddOn addOn, @Nullable String basket) {
+        int most = stock.atOnce(
+                choice.offer(),
+                addOn,
+                choice.party(),
+                choice.moving() == null ? null : choice.moving().booking(),
+                clock.instant());
+        Integer left = most < addOn.max() ? most : null;
         int quantity = choice.addOns().getOrDefault(addOn.id(), 0);
         IntFunction<String> address = n -> choice.withAddOn(addOn.id(), n).address(basket);
+        if (most == 0 && quantity == 0) {
+            return new Panel.AddOnChip(addOn, null, false, null, left);
+        }
         return addOn.max() == 1
-                ? new Panel.AddOnChip(addOn, address.apply(1 - quantity), quantity == 1, null)
-                : new Panel.AddOnChip(addOn, null, quantity > 0, stepper(quantity, 0, addOn.max(), address));
+                ? new Panel.AddOnChip(addOn, address.apply(1 - quantity), quantity == 1, null, left)
+                : new Panel.AddOnChip(addOn, null, quantity > 0, stepper(quantity, 0, most, address), left);
     }
 
     private static Panel.Stepper stepper(int number, int least, int most, IntFunction<String> address) {

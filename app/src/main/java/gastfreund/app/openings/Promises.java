@@ -23,15 +23,17 @@ public class Promises {
 
     private final CatalogueService catalogues;
     private final OpeningsService openings;
+    private final AddOnStock stock;
 
-    Promises(CatalogueService catalogues, OpeningsService openings) {
+    Promises(CatalogueService catalogues, OpeningsService openings, AddOnStock stock) {
+        this.stock = stock;
         this.catalogues = catalogues;
         this.openings = openings;
     }
 
     /** Whether the house can keep it as it sells now. */
     public boolean isToBeHad(Reserved promised, Instant now) {
-        return isFree(catalogues.catalogue().house(), promised, now);
+        return isFree(catalogues.catalogue().house(), promised, now) && stock.isEnough(promised, now);
     }
 
     /** Whether the house can keep it as it was sold then. */
@@ -39,8 +41,9 @@ public class Promises {
         House house = catalogues.catalogue().house();
         Offer current = catalogues.catalogue().offer(promised.offer());
         return sold.within(current, promised.units(), promised.party())
-                .filter(offer -> isFree(offer.equals(current) ? house : house.with(offer), promised, now))
-                .isPresent();
+                        .filter(offer -> isFree(offer.equals(current) ? house : house.with(offer), promised, now))
+                        .isPresent()
+                && stock.isEnough(promised, now);
     }
 
     private boolean isFree(House house, Reserved promised, Instant now) {

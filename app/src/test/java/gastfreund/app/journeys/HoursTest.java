@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -117,18 +118,21 @@ class HoursTest extends Journey {
     void whatIsTypedBeforeTheScriptsAreThereIsAskedWhenTheyAre() {
         open(true, 1280);
         signIn();
-        List<Route> late = new ArrayList<>();
-        page.route(Pattern.compile("/app/app[^/]*[.]js"), late::add);
-        typedBefore(late, "hours/staff/jonte", "#thu", "15–17", "Thursday");
-        typedBefore(late, "house/staff/jonte", "#name", "Jonte Brook", "Name: Jonte → Jonte Brook");
+        typedBefore("hours/staff/jonte", "#thu", "15–17", "Thursday");
+        typedBefore("house/staff/jonte", "#name", "Jonte Brook", "Name: Jonte → Jonte Brook");
     }
 
-    private void typedBefore(List<Route> late, String where, String field, String text, String told) {
+    private void typedBefore(String where, String field, String text, String told) {
+        List<Route> late = new ArrayList<>();
+        Consumer<Route> held = late::add;
+        Pattern scripts = Pattern.compile("/app/app[^/]*[.]js");
+        page.route(scripts, held);
         page.navigate(address("/desk/" + where), new Page.NavigateOptions().setWaitUntil(WaitUntilState.COMMIT));
         page.locator(field).fill(text);
         page.waitForCondition(() -> !late.isEmpty());
-        late.remove(0).resume();
+        late.get(0).resume();
         assertThat(effect()).containsText(told);
+        page.unroute(scripts, held);
     }
 
     @Test

@@ -178,4 +178,38 @@ class OfferDeskTest extends DemoHouseTest {
         assertThat(page).contains("1 months after the last booking", "Nothing happens on this page");
         assertThat(host.get("/desk/guests/forgetting?months=many").body()).contains("36 months");
     }
+
+    @Test
+    void howManyThereAreOfAnAddOnIsSaidWithItAndGoesWithIt() {
+        String page = type("wheel-hire", Map.of("tab", "money", "extra/stock/clay", "12"));
+        assertThat(draft("wheel-hire").at("/extra/stock/clay").intValue()).isEqualTo(12);
+        assertThat(page).contains("How many there are of “clay”: nothing → 12");
+        assertThat(type("wheel-hire", Map.of("tab", "money", "extra/stock/clay", "a lot")))
+                .contains("a lot", "This cannot be read.");
+        type("wheel-hire", Map.of("tab", "money", "remove", "addOns/clay"));
+        type("wheel-hire", Map.of("tab", "money"));
+        assertThat(draft("wheel-hire").path("extra").has("stock")).isFalse();
+    }
+
+    @Test
+    void whatOtherPricesWouldHaveBroughtIsToldFromWhatWasBooked() {
+        String prices = "/desk/offers/private-lesson/prices";
+        assertThat(host.get(prices).body()).doesNotContain("In the last 90 days");
+        int rules = draft("private-lesson").path("priceRules").size();
+        host.post(prices, Map.of("add", "priceRules"));
+        host.get(prices);
+        String rule = "priceRules/" + rules + "/";
+        String always = rule + "days/sat\n" + rule + "days/sun";
+        host.post(prices, Map.of(rule + "by", "5", rule + "how", "more", "asked", always));
+        long booked = jdbc.sql("SELECT count(*) FROM bookings WHERE offer = 'private-lesson' AND start_at < ?"
+                        + " AND status IN ('confirmed', 'completed', 'no-show')")
+                .param(clock.instant().getEpochSecond())
+                .query(Long.class)
+                .single();
+        assertThat(booked).isPositive();
+        assertThat(host.get(prices).body())
+                .contains("In the last 90 days these prices would have brought " + 5 * booked + ".00\u00a0€ more.");
+        host.post(prices, Map.of(rule + "by", "5", rule + "how", "less", "asked", always));
+        assertThat(host.get(prices).body()).contains(5 * booked + ".00\u00a0€ less.");
+    }
 }
