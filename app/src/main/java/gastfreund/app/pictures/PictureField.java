@@ -15,9 +15,9 @@ import java.util.Set;
  */
 public record PictureField(String id, String title, String name, String action, Field file) {
 
-    private static final String TYPES = "image/jpeg,image/png,image/webp";
+    private static final String TYPES = "image/jpeg,image/png,image/webp,image/svg+xml";
 
-    private static final Set<String> WHY = Set.of("none", "unreadable", "too-large");
+    private static final Set<String> WHY = Set.of("none", "unreadable", "too-large", "undrawable");
 
     /** @param why the last one was not taken, as an address says it; empty: nobody sent one */
     public static PictureField of(String name, String action, String why, Formats f) {

@@ -31,7 +31,7 @@ import org.springframework.stereotype.Service;
 
 /**
  * Takes in the pictures that hosts send: each is decoded and written anew at three widths, so that nothing but its points is
- * kept, least of all where it was taken.
+ * kept, least of all where it was taken. Drawings (SVG) are written anew with nothing in them but shapes.
  */
 @Service
 public class Pictures {
@@ -59,6 +59,9 @@ public class Pictures {
 
     /** Takes in a picture; one at a time, since a large one takes much memory while it is read. */
     public synchronized Taken take(byte[] bytes) {
+        if (Drawing.isOne(bytes)) {
+            return drawn(bytes);
+        }
         try (ImageInputStream stream = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(stream);
             if (!readers.hasNext()) {
@@ -75,6 +78,16 @@ public class Pictures {
             LOG.info("a picture cannot be read: {}", e.getClass().getSimpleName());
             return new Taken.Unreadable();
         }
+    }
+
+    private Taken drawn(byte[] bytes) {
+        return Drawing.clean(bytes)
+                .<Taken>map(clean -> {
+                    String name = HexFormat.of().formatHex(digest(clean)).substring(0, NAME) + ".svg";
+                    write(name, clean);
+                    return new Taken.In(name);
+                })
+                .orElseGet(Taken.Undrawable::new);
     }
 
     private Taken take(ImageReader reader, ImageInputStream stream, byte[] bytes) throws IOException {
@@ -127,9 +140,13 @@ public class Pictures {
         return out.toByteArray();
     }
 
-    private void write(String name, byte[] bytes) throws IOException {
-        Path folder = Files.createDirectories(data.pictures());
-        data.write(folder.resolve(name), bytes);
+    private void write(String name, byte[] bytes) {
+        try {
+            Path folder = Files.createDirectories(data.pictures());
+            data.write(folder.resolve(name), bytes);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static byte[] digest(byte[] bytes) {
