@@ -3,9 +3,17 @@ package gastfreund.app.journeys;
 import gastfreund.app.HostBrowser;
 import gastfreund.app.MovableClock;
 import gastfreund.app.RunningApplication;
+import gastfreund.core.bookings.Booked;
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.openings.Openings;
+import gastfreund.core.openings.Query;
+import gastfreund.housefile.HouseFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,6 +29,7 @@ public final class PagesRun {
 
     private static final int WARM = 150;
     private static final int ROUNDS = 200;
+    private static final int DAYS = 28;
 
     private PagesRun() {}
 
@@ -68,7 +77,28 @@ public final class PagesRun {
                     name,
                     median / 1e6,
                     median / medians.get("sign-in")));
+            double query = median(times(query(folder, offer), ROUNDS));
+            System.out.printf(
+                    Locale.ROOT,
+                    "  a keystroke in the editor takes as long as %.0f queries of 28 days of that offer (%.2f ms each)%n",
+                    medians.get("editor") / query,
+                    query / 1e6);
         }
+    }
+
+    /** One query of 28 days of an offer, asked of the core without a store or a page. */
+    private static Callable<Object> query(Path folder, String offer) throws IOException {
+        HouseFile file = HouseFile.read(HouseFile.parse(Files.readString(folder.resolve("quillmere.house.json"))));
+        Booked booked = Booked.of(file.bookings(), file.busy());
+        Offer asked = file.house().offer(new OfferId(offer)).orElseThrow();
+        Instant now = Instant.now().plus(MovableClock.AHEAD);
+        LocalDate today = file.house().zone().dateOf(now);
+        Query query = Query.of(asked.id(), today, today.plusDays(DAYS - 1L), now)
+                .withLength(asked.lengths().get(0).id(), asked.lengths().get(0).minUnits())
+                .withParty(asked.party().min());
+        Callable<Object> ask = () -> Openings.openings(file.house(), booked, query);
+        times(ask, 10 * WARM);
+        return ask;
     }
 
     private static String effect(String part) {
