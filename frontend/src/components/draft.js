@@ -1,3 +1,4 @@
+import { grips } from '../grips.js';
 import { isLeaving } from '../leaving.js';
 import { typedBefore } from '../typed.js';
 
@@ -8,6 +9,7 @@ export const draft = () => ({
   timer: null,
 
   area: {
+    ...grips,
     'data-x-on:input'(event) {
       if (event.target.form?.id === 'one') this.ask();
     },

@@ -6,6 +6,7 @@ import gastfreund.app.languages.Formats;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.BiConsumer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -21,6 +22,11 @@ public class Editor {
 
     private static final String REMOVE = "remove";
     private static final String UP = "up";
+
+    /** What was dragged, and before what it was left; empty: behind all others. */
+    private static final String MOVED = "moved";
+
+    private static final String BEFORE = "before";
 
     private final Editing editing;
 
@@ -42,7 +48,7 @@ public class Editor {
     }
 
     /**
-     * Does what was pressed in a list: another element, one away, one before the one before it.
+     * Does what was pressed in a list: another element, one away, one before the one before it, or where it was dragged.
      *
      * @param adding adds to the list that is named; nothing where it cannot have another
      */
@@ -51,6 +57,8 @@ public class Editor {
         press(host, ref, form.getFirst(ADD), adding);
         press(host, ref, form.getFirst(REMOVE), Lists::remove);
         press(host, ref, form.getFirst(UP), Lists::up);
+        String before = Objects.requireNonNullElse(form.getFirst(BEFORE), "");
+        press(host, ref, form.getFirst(MOVED), (json, member) -> Lists.before(json, member, before));
     }
 
     private void press(Host host, DocumentRef ref, @Nullable String member, BiConsumer<ObjectNode, String> doing) {

@@ -57,6 +57,25 @@ public final class Lists {
         }
     }
 
+    /**
+     * Moves an element before another of its list.
+     *
+     * @param before the other, as it is named; empty: behind all of them
+     */
+    public static void before(ObjectNode document, String member, String before) {
+        int slash = member.lastIndexOf('/');
+        int from = place(document, member);
+        if (from < 0 || !(Inputs.at(document, member.substring(0, slash)) instanceof ArrayNode list)) {
+            return;
+        }
+        boolean same = before.lastIndexOf('/') == slash && before.startsWith(member.substring(0, slash + 1));
+        int to = before.isEmpty() ? list.size() : same ? place(document, before) : -1;
+        if (to >= 0) {
+            JsonNode moved = list.remove(from);
+            list.insert(to > from ? to - 1 : to, moved);
+        }
+    }
+
     /** Where an element stands in its list; less than 0: there is none. */
     private static int place(ObjectNode document, String member) {
         int slash = member.lastIndexOf('/');

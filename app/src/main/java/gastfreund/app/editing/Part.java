@@ -4,6 +4,7 @@ import gastfreund.app.pages.Clause;
 import gastfreund.app.pages.Field;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * Some sentences of an editor that belong together.
@@ -11,7 +12,7 @@ import java.util.List;
  * @param id unique on its page
  * @param title empty: the sentences speak for themselves
  * @param clauses sentences with their fields
- * @param ticks what can be ticked, under the sentences
+ * @param ticks what can be ticked, line by line under the sentences
  * @param fields on their own, under the sentences
  * @param add the list to which another can be added; empty: none
  * @param addWords what that button says
@@ -21,11 +22,18 @@ public record Part(
         String id,
         String title,
         List<Clause> clauses,
-        List<Field> ticks,
+        List<Ticks> ticks,
         List<Field> fields,
         String add,
         String addWords,
         String picture) {
+
+    /**
+     * What can be ticked in one line.
+     *
+     * @param words before it; empty: it speaks for itself
+     */
+    public record Ticks(String words, List<Field> all) {}
 
     /** How many names of ticks go in one field. */
     private static final int TOGETHER = 80;
@@ -39,7 +47,13 @@ public record Part(
     }
 
     public Part withTicks(List<Field> all) {
-        return new Part(id, title, clauses, List.copyOf(all), fields, add, addWords, picture);
+        return all.isEmpty() ? this : withTicks(new Ticks("", List.copyOf(all)));
+    }
+
+    public Part withTicks(Ticks... lines) {
+        List<Ticks> filled =
+                Stream.of(lines).filter(line -> !line.all().isEmpty()).toList();
+        return new Part(id, title, clauses, filled, fields, add, addWords, picture);
     }
 
     public Part withFields(List<Field> all) {
@@ -58,6 +72,7 @@ public record Part(
     public static List<String> asked(List<Part> parts) {
         List<String> names = parts.stream()
                 .flatMap(p -> p.ticks().stream())
+                .flatMap(line -> line.all().stream())
                 .map(Field::name)
                 .distinct()
                 .toList();

@@ -37,7 +37,7 @@ final class MoneyParts {
         }
         payment.add(ask.clause("tax-", "offers.tax", ask.number("taxPercent")));
         return List.of(
-                new Part("payment", "", payment, List.of(), List.of(), "", "", ""),
+                Part.of("payment", payment.toArray(Clause[]::new)),
                 terms(ask, offer),
                 Part.of(
                         "move",
@@ -100,15 +100,9 @@ final class MoneyParts {
                 fields.add(ask.text(member + "/options").help(ask.f().text("offers.optionsHelp")));
             }
             fields.add(ask.line(member + "/help"));
-            parts.add(new Part(
-                    member + "-part",
-                    "",
-                    List.of(clause),
-                    List.of(ask.tick(member + "/required", ask.f().text("offers.required"))),
-                    fields,
-                    "",
-                    "",
-                    ""));
+            parts.add(Part.of(member + "-part", clause)
+                    .withTicks(List.of(ask.tick(member + "/required", ask.f().text("offers.required"))))
+                    .withFields(fields));
         }
         parts.add(Part.list("questions", List.of(), "extra/questions", ask.f().text("offers.addQuestion"))
                 .titled(parts.isEmpty() ? ask.f().text("offers.noQuestions") : ""));

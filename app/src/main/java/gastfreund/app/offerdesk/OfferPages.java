@@ -196,7 +196,8 @@ class OfferPages {
                         house,
                         Choice.of(house, offer, asked)
                                 .changing(new Choice.Moving(address, NOBODYS, false, Audience.GUEST)),
-                        null);
+                        null,
+                        extra.path("agreement").booleanValue(false));
         return new OfferEditorPage.Preview(
                 seen.name(),
                 extra.path("summary").stringValue(""),

@@ -281,22 +281,20 @@ class Parts {
                         .id("many-" + d)
                         .with("value", d))
                 .toList();
-        return new Part(
-                "many",
-                ask.f().text("offers.many"),
-                List.of(ask.clause(
-                        "many-",
-                        "offers.manyTimes",
-                        ask.apart(Dates.MANY + "/from", "10:00"),
-                        ask.apart(Dates.MANY + "/to", "16:00"),
-                        ask.apart(Dates.MANY + "/every", Spans.said(60, ask.f())),
-                        ask.apart(Dates.MANY + "/seats", "2"),
-                        ask.apart(Dates.MANY + "/weeks", "8"))),
-                days,
-                List.of(),
-                Dates.MANY,
-                ask.f().text("offers.addMany"),
-                "");
+        return Part.list(
+                        "many",
+                        List.of(ask.clause(
+                                "many-",
+                                "offers.manyTimes",
+                                ask.apart(Dates.MANY + "/from", "10:00"),
+                                ask.apart(Dates.MANY + "/to", "16:00"),
+                                ask.apart(Dates.MANY + "/every", Spans.said(60, ask.f())),
+                                ask.apart(Dates.MANY + "/seats", "2"),
+                                ask.apart(Dates.MANY + "/weeks", "8"))),
+                        Dates.MANY,
+                        ask.f().text("offers.addMany"))
+                .titled(ask.f().text("offers.many"))
+                .withTicks(days);
     }
 
     private LocalDate today(Asking ask) {

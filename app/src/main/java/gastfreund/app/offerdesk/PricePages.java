@@ -290,24 +290,24 @@ class PricePages {
                 ask.number(member + "/partyLessThan", f.text("prices.any")));
         Clause dates = ask.clause(
                 member + "-dates", "prices.dates", ask.date(member + "/dates/from"), ask.date(member + "/dates/to"));
-        Stream<Field> days = Stream.of(DAYS).map(d -> ask.tick(member + "/days/" + d, f.text("word.days." + d)));
-        Stream<Field> people = documents.all(Kind.STAFF).stream()
+        List<Field> days = Stream.of(DAYS)
+                .map(d -> ask.tick(member + "/days/" + d, f.text("word.days." + d)))
+                .toList();
+        List<Field> people = documents.all(Kind.STAFF).stream()
                 .filter(s -> !s.isRetired())
-                .map(s -> ask.tick(member + "/staff/" + s.ref().id(), s.name()));
+                .map(s -> ask.tick(member + "/staff/" + s.ref().id(), s.name()))
+                .toList();
         List<Field> lengths = new ArrayList<>();
         for (JsonNode length : ask.json().path("lengths")) {
             lengths.add(ask.tick(
                     member + "/lengths/" + length.path("id").stringValue(""),
                     Spans.said(length.path("minutes").longValue(0), f)));
         }
-        return new Part(
-                "rule-" + place,
-                f.text("prices.rule", place + 1),
-                List.of(main, ahead, party, dates),
-                Stream.concat(days, Stream.concat(people, lengths.stream())).toList(),
-                List.of(),
-                "",
-                "",
-                "");
+        return Part.of("rule-" + place, main, ahead, party, dates)
+                .titled(f.text("prices.rule", place + 1))
+                .withTicks(
+                        new Part.Ticks(f.text("prices.onDays"), days),
+                        new Part.Ticks(f.text("prices.servedBy"), people),
+                        new Part.Ticks(f.text("prices.forLengths"), lengths));
     }
 }

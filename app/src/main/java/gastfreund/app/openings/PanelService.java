@@ -46,11 +46,19 @@ public class PanelService {
 
     /** @param basket null where there is none */
     public Panel panel(Choice choice, @Nullable String basket) {
-        return panel(catalogues.catalogue().house(), choice, basket);
+        return panel(
+                catalogues.catalogue().house(),
+                choice,
+                basket,
+                catalogues.catalogue().isAgreed(choice.offer().id()));
     }
 
-    /** The panel in a form of the house. */
-    public Panel panel(House house, Choice choice, @Nullable String basket) {
+    /**
+     * The panel in a form of the house.
+     *
+     * @param agreed whether the price is agreed with each guest
+     */
+    public Panel panel(House house, Choice choice, @Nullable String basket, boolean agreed) {
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         LocalDate today = catalogue.zone().dateOf(now);
@@ -64,7 +72,7 @@ public class PanelService {
                 catalogues.catalogue().extras().manners().week());
         boolean past = !first.isAfter(today);
         return new Panel(
-                chips(house, choice, basket),
+                chips(house, choice, basket, agreed),
                 ribbon,
                 dayLinks(choice, ribbon, basket),
                 parts(ribbon.selected(), catalogue.zone()),
@@ -78,10 +86,15 @@ public class PanelService {
 
     /** What can be chosen before the time. */
     public Panel.Chips chips(Choice choice, @Nullable String basket) {
-        return chips(catalogues.catalogue().house(), choice, basket);
+        Catalogue catalogue = catalogues.catalogue();
+        return chips(
+                catalogue.house(),
+                choice,
+                basket,
+                catalogue.isAgreed(choice.offer().id()));
     }
 
-    private Panel.Chips chips(House house, Choice choice, @Nullable String basket) {
+    private Panel.Chips chips(House house, Choice choice, @Nullable String basket, boolean agreed) {
         Offer offer = choice.offer();
         return new Panel.Chips(
                 choice,
@@ -98,7 +111,7 @@ public class PanelService {
                 offer.addOns().stream().map(a -> addOnChip(choice, a, basket)).toList(),
                 choosesStaff(house, offer) ? staffChips(choice, house, basket) : List.of(),
                 house.placesOf(offer).size() > 1 ? placeChips(choice, house, basket) : List.of(),
-                catalogues.catalogue().isAgreed(offer.id()));
+                agreed);
     }
 
     /** The ribbon's first date, and what is to be said about its days. */

@@ -119,7 +119,7 @@ class HoursTest extends Journey {
         open(true, 1280);
         signIn();
         typedBefore("hours/staff/jonte", "#thu", "15–17", "Thursday");
-        typedBefore("house/staff/jonte", "#name", "Jonte Brook", "Name: Jonte → Jonte Brook");
+        typedBefore("house/staff/jonte", "#name", "Jonte of the Wheel", "→ Jonte of the Wheel");
     }
 
     private void typedBefore(String where, String field, String text, String told) {

@@ -7,7 +7,11 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.AddOn;
+import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.PriceRule;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -15,6 +19,10 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** Offers, set at the desk in sentences, beside what a guest sees of them. */
 class OffersTest extends Journey {
+
+    private static final AddOnId CLAY = new AddOnId("clay");
+    private static final AddOnId APRON = new AddOnId("apron");
+    private static final Locator.DragToOptions TO_ITS_TOP = new Locator.DragToOptions().setTargetPosition(30, 2);
 
     @Autowired
     private CatalogueService catalogues;
@@ -179,7 +187,7 @@ class OffersTest extends Journey {
         link("Dates").click();
         field("timetable/0/repeat").selectOption("fortnight");
         field("timetable/0/times").fill("4");
-        Locator without = page.locator("[id='box-ticks-timetable/0-without'] input");
+        Locator without = page.locator("[id='box-ticks-0-timetable/0-without'] input");
         assertThat(without).hasCount(4);
         without.nth(1).check();
         field("timetable/0/time").fill("half past");
@@ -204,6 +212,28 @@ class OffersTest extends Journey {
         page.getByLabel("Wed").last().check();
         button("Make these dates").click();
         assertThat(page.getByText("These dates could not be made.")).isVisible();
+    }
+
+    @Test
+    void sentencesAreDraggedIntoOrder() {
+        open(true, 1280);
+        signIn();
+        page.navigate(address("/desk/offers/wheel-hire?tab=money"));
+        page.waitForLoadState();
+        assertThat(offer("wheel-hire").addOns()).extracting(AddOn::id).containsExactly(CLAY, APRON);
+        page.locator("[data-moves='addOns/apron']").dragTo(page.locator("[id='box-addOns/clay']"), TO_ITS_TOP);
+        page.waitForLoadState();
+        assertThat(page.locator("[data-moves]").first()).hasAttribute("data-moves", "addOns/apron");
+        keep();
+        assertThat(offer("wheel-hire").addOns()).extracting(AddOn::id).containsExactly(APRON, CLAY);
+        page.navigate(address("/desk/offers/wheel-hire/prices"));
+        page.waitForLoadState();
+        List<PriceRule> rules = offer("wheel-hire").priceRules();
+        page.locator("[data-moves='priceRules/1']").dragTo(page.locator("#part-rule-0 h2"), TO_ITS_TOP);
+        page.waitForLoadState();
+        button("Keep these prices").click();
+        assertThat(page.getByText("It is kept")).isVisible();
+        assertThat(offer("wheel-hire").priceRules()).containsExactly(rules.get(1), rules.get(0));
     }
 
     @Test
