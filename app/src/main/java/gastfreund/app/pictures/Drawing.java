@@ -126,8 +126,7 @@ final class Drawing {
     private static final Set<String> FUNCTIONS =
             Set.of("rgb", "rgba", "hsl", "hsla", "matrix", "translate", "scale", "rotate", "skewX", "skewY", "url");
 
-    /** What is called in a value, and something of the drawing itself where it is. */
-    private static final Pattern CALL = Pattern.compile("([\\w-]*+)\\s*+\\(\\s*+([\"']?+#[\\w.:-]++)?+");
+    private static final int LONGEST_NAME = 10;
 
     private static final Pattern ODD = Pattern.compile("[<&\\\\@]");
 
@@ -271,14 +270,32 @@ final class Drawing {
         if (ODD.matcher(value).find()) {
             return false;
         }
-        Matcher call = CALL.matcher(value);
-        while (call.find()) {
-            boolean known = FUNCTIONS.contains(call.group(1));
-            if (!known || call.group(1).equals("url") && call.group(2) == null) {
+        for (int open = value.indexOf('('); open >= 0; open = value.indexOf('(', open + 1)) {
+            String called = calledBefore(value, open);
+            if (!FUNCTIONS.contains(called) || called.equals("url") && !isOwn(value, open + 1)) {
                 return false;
             }
         }
         return true;
+    }
+
+    /** The name of what is called by a bracket. */
+    private static String calledBefore(String value, int open) {
+        int from = open;
+        while (from > 0 && open - from <= LONGEST_NAME && Character.isLetter(value.charAt(from - 1))) {
+            from--;
+        }
+        return value.substring(from, open);
+    }
+
+    /** Whether what stands there is something of the drawing itself. */
+    private static boolean isOwn(String value, int from) {
+        int at = from;
+        while (at < value.length()
+                && (value.charAt(at) == '"' || value.charAt(at) == '\'' || value.charAt(at) == ' ')) {
+            at++;
+        }
+        return at < value.length() && value.charAt(at) == '#';
     }
 
     /** Whether it says how large it is; one that says only its size gets a box of that size, so that it can be scaled. */
