@@ -48,6 +48,7 @@ class ArchitectureTest {
             "catalogue",
             "messages",
             "strangers",
+            "sources",
             "openings",
             "vouchers",
             "visits",

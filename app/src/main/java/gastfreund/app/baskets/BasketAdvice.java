@@ -1,6 +1,7 @@
 package gastfreund.app.baskets;
 
 import gastfreund.app.pages.Links;
+import gastfreund.app.sources.Source;
 import gastfreund.app.strangers.Doorkeeper;
 import gastfreund.app.strangers.Visitor;
 import gastfreund.app.strangers.VisitorMarks;
@@ -66,7 +67,7 @@ class BasketAdvice {
         }
         Optional<String> basket =
                 inPath.or(() -> Optional.ofNullable(field(request, "basket")).filter(this::isBasket));
-        model.addAttribute("links", new Links(basket.orElse(null)));
+        model.addAttribute("links", basket.map(Links::new).orElseGet(() -> new Links(null, source(request))));
         basket.map(b -> baskets.lines(b).stream().filter(l -> l.isHeld(now)).toList())
                 .ifPresent(held -> model.addAttribute("basketNote", note(held)));
         door(request).ifPresent(door -> model.addAttribute("keepDoor", door));
@@ -95,6 +96,15 @@ class BasketAdvice {
             return request.getParameter(name);
         } catch (IllegalStateException e) {
             return null;
+        }
+    }
+
+    /** From where a guest came, who has no basket yet. */
+    private static String source(HttpServletRequest request) {
+        try {
+            return Source.of(request);
+        } catch (IllegalStateException e) {
+            return Source.NONE;
         }
     }
 

@@ -68,7 +68,7 @@ class BasketController {
                 .offer(id)
                 .filter(o -> catalogues.catalogue().shelfOf(o.id()).listing() != Shelf.Listing.OFF)
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-        Choice choice = Choice.of(catalogues.catalogue().house(), offer, asked);
+        Choice choice = Choice.of(catalogues.catalogue().house(), offer, asked).comingFrom(links.source());
         KeepRequest request = new KeepRequest(choice, start, price, marks.of(visitor), seal, proof);
         Kept kept = holds.keep(links.basket(), request);
         if (kept instanceof Kept.Held held) {

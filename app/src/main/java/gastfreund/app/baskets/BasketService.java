@@ -7,6 +7,7 @@ import gastfreund.app.extras.PrepaidOffer;
 import gastfreund.app.extras.Ware;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.openings.Slot;
+import gastfreund.app.pages.Links;
 import gastfreund.app.typed.Written;
 import gastfreund.app.visits.Visit;
 import gastfreund.app.visits.Visits;
@@ -25,7 +26,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -93,22 +93,22 @@ public class BasketService {
     /**
      * Puts a voucher or a pass into a basket.
      *
-     * @param basket null where the guest has none yet
+     * @param links with the guest's basket, or from where they came who has none yet
      * @return the basket
      */
     @Transactional
-    public String put(@Nullable String basket, PrepaidOffer offer, Money price, String recipient, String greeting) {
-        String token = holds.orFresh(basket);
+    public String put(Links links, PrepaidOffer offer, Money price, String recipient, String greeting) {
+        String token = holds.orFresh(links.basket(), links.source());
         if (prepaid.goodsOfBasket(token).size() < MOST_LINES) {
             prepaid.put(token, offer, price, recipient, greeting);
         }
         return token;
     }
 
-    /** Puts so many of a ware into a basket; {@code basket} is null where the guest has none yet. The basket. */
+    /** Puts so many of a ware into a basket, which may be a new one. The basket. */
     @Transactional
-    public String put(@Nullable String basket, Ware ware, int count) {
-        String token = holds.orFresh(basket);
+    public String put(Links links, Ware ware, int count) {
+        String token = holds.orFresh(links.basket(), links.source());
         if (prepaid.goodsOfBasket(token).size() < MOST_LINES) {
             prepaid.put(token, ware, count);
         }

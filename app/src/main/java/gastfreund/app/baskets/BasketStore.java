@@ -31,9 +31,10 @@ class BasketStore {
                 > 0;
     }
 
-    void insert(String token, Instant now) {
-        jdbc.sql("INSERT INTO baskets (token, created_at) VALUES (?, ?)")
-                .params(token, now.getEpochSecond())
+    /** @param source from where its guest came; empty: nobody knows */
+    void insert(String token, String source, Instant now) {
+        jdbc.sql("INSERT INTO baskets (token, source, created_at) VALUES (?, ?, ?)")
+                .params(token, source, now.getEpochSecond())
                 .update();
     }
 

@@ -96,7 +96,7 @@ class GoodsController {
         if (price.isEmpty() || !wanted.isNamed()) {
             return show(offer, wanted, price.isEmpty(), model);
         }
-        String basket = baskets.put(links.basket(), offer, price.get(), wanted.recipient(), wanted.greeting());
+        String basket = baskets.put(links, offer, price.get(), wanted.recipient(), wanted.greeting());
         return "redirect:" + new Links(basket).basketPage();
     }
 

@@ -8,6 +8,7 @@ import gastfreund.app.openings.AddOnStock;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.secrets.Tokens;
+import gastfreund.app.sources.Sightings;
 import gastfreund.app.strangers.Doorkeeper;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.openings.Answer;
@@ -41,6 +42,7 @@ class Holds {
     private final HoldShares shares;
     private final Doorkeeper doorkeeper;
     private final Tokens tokens;
+    private final Sightings sightings;
     private final Clock clock;
 
     Holds(
@@ -51,6 +53,7 @@ class Holds {
             HoldShares shares,
             Doorkeeper doorkeeper,
             Tokens tokens,
+            Sightings sightings,
             Clock clock,
             BookingStore bookings) {
         this.bookings = bookings;
@@ -61,16 +64,24 @@ class Holds {
         this.shares = shares;
         this.doorkeeper = doorkeeper;
         this.tokens = tokens;
+        this.sightings = sightings;
         this.clock = clock;
     }
 
-    /** The basket if there is one with this token, otherwise a new one; belongs into the transaction that fills it. */
-    String orFresh(@Nullable String basket) {
+    /**
+     * The basket if there is one with this token, otherwise a new one; belongs into the transaction that fills it.
+     *
+     * @param source from where its guest came; empty: nobody knows
+     */
+    String orFresh(@Nullable String basket, String source) {
         if (basket != null && store.exists(basket)) {
             return basket;
         }
         String token = tokens.next();
-        store.insert(token, clock.instant());
+        store.insert(token, source, clock.instant());
+        if (!source.isEmpty()) {
+            sightings.kept(source);
+        }
         return token;
     }
 
@@ -111,7 +122,7 @@ class Holds {
         if (kept > 0 && !welcome) {
             return notYet;
         }
-        String token = orFresh(basket);
+        String token = orFresh(basket, request.choice().source());
         bookings.insertHold(token, reserved, Hold.from(now, now.plus(holdTime())), request.visitor());
         HoldShares.Verdict share = shares.judge(request, now);
         boolean first = kept == 0 && share == HoldShares.Verdict.HOUSE;

@@ -86,7 +86,7 @@ class WareController {
         if (wanted < 1 || wanted > atOnce) {
             return "redirect:" + links.with("/goods/" + ware.id());
         }
-        return "redirect:" + new Links(baskets.put(links.basket(), ware, wanted)).basketPage();
+        return "redirect:" + new Links(baskets.put(links, ware, wanted)).basketPage();
     }
 
     private static int number(String typed) {

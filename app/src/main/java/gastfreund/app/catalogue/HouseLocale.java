@@ -56,7 +56,7 @@ final class HouseLocale implements LocaleResolver, HandlerInterceptor {
     }
 
     private List<Locale> spoken(HttpServletRequest request) {
-        boolean desk = request.getRequestURI().startsWith("/desk");
+        boolean desk = request.getServletPath().startsWith("/desk");
         return desk
                 ? Languages.all()
                 : catalogues

@@ -1,6 +1,7 @@
 package gastfreund.app.catalogue;
 
 import gastfreund.app.languages.Formats;
+import gastfreund.app.pages.Mounted;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
@@ -36,7 +37,7 @@ class PageAdvice {
     /** The address of a page that can be asked for again; null: it cannot. */
     private static @Nullable String page(HttpServletRequest request) {
         String query = request.getQueryString();
-        String page = request.getRequestURI() + (query == null ? "" : "?" + query);
+        String page = Mounted.pathOf(request) + (query == null ? "" : "?" + query);
         boolean asked = request.getMethod().equals("GET") && page.length() <= LONGEST;
         return asked ? page : null;
     }

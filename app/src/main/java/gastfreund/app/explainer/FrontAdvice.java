@@ -18,7 +18,7 @@ class FrontAdvice {
 
     @ModelAttribute
     void add(HttpServletRequest request, Model model) {
-        if (request.getRequestURI().startsWith("/offers/")
+        if (request.getServletPath().startsWith("/offers/")
                 && presence.host(request).isPresent()) {
             model.addAttribute("explains", "/desk/explain");
         }

@@ -43,7 +43,7 @@ final class DeskGate extends OncePerRequestFilter {
             chain.doFilter(request, response);
         } else {
             end(request);
-            response.sendRedirect("/desk/sign-in?ended");
+            response.sendRedirect(request.getContextPath() + "/desk/sign-in?ended");
         }
     }
 

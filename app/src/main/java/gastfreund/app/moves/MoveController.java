@@ -35,10 +35,10 @@ class MoveController {
             @ModelAttribute(name = "order", binding = false) Order order,
             @PathVariable BookingId booking,
             @RequestParam(required = false) @Nullable String day,
-            @RequestParam(required = false) @Nullable String from,
+            @RequestParam(required = false) @Nullable String since,
             @RequestParam(required = false) @Nullable String gone,
             Model model) {
-        return pages.times(MovePages.Side.ofGuest(order, booking), day, from, gone != null, model);
+        return pages.times(MovePages.Side.ofGuest(order, booking), day, since, gone != null, model);
     }
 
     @GetMapping("/to")

@@ -39,10 +39,10 @@ class MoveDeskController {
             @PathVariable long number,
             @PathVariable BookingId booking,
             @RequestParam(required = false) @Nullable String day,
-            @RequestParam(required = false) @Nullable String from,
+            @RequestParam(required = false) @Nullable String since,
             @RequestParam(required = false) @Nullable String gone,
             Model model) {
-        return pages.times(side(number, booking), day, from, gone != null, model);
+        return pages.times(side(number, booking), day, since, gone != null, model);
     }
 
     @Needs(Right.MOVE)

@@ -92,14 +92,14 @@ class MovePages {
     }
 
     /** The ribbon of days around a booking. */
-    String times(Side side, @Nullable String day, @Nullable String from, boolean gone, Model model) {
+    String times(Side side, @Nullable String day, @Nullable String since, boolean gone, Model model) {
         OrderLine line = side.line();
         Optional<Choice> choice =
                 moves.mayMove(line, side.by()) ? moves.choice(side.order(), line, side.by()) : Optional.empty();
         if (choice.isEmpty()) {
             return side.after("changed");
         }
-        Choice shown = choice.get().shown(day == null ? moves.dateOf(line).toString() : day, from);
+        Choice shown = choice.get().shown(day == null ? moves.dateOf(line).toString() : day, since);
         Formats f = Formats.of(model);
         model.addAttribute(
                 "page",

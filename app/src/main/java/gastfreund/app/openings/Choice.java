@@ -29,7 +29,8 @@ import org.springframework.web.util.UriComponentsBuilder;
  * @param staff null: anyone
  * @param place null where the offer has none
  * @param day the date whose openings are shown; null: the first with one
- * @param from the first date of the ribbon; null: the week of the first opening
+ * @param since the first date of the ribbon; null: the week of the first opening
+ * @param source from where its guest came, for addresses; empty: nobody knows
  * @param moving null where something is booked anew
  */
 public record Choice(
@@ -41,7 +42,8 @@ public record Choice(
         @Nullable StaffId staff,
         @Nullable PlaceId place,
         @Nullable LocalDate day,
-        @Nullable LocalDate from,
+        @Nullable LocalDate since,
+        String source,
         @Nullable Moving moving) {
 
     /**
@@ -62,7 +64,7 @@ public record Choice(
             @Nullable String staff,
             @Nullable String place,
             @Nullable String day,
-            @Nullable String from) {
+            @Nullable String since) {
 
         /** Nothing: every default stands. */
         public static Asked nothing() {
@@ -93,7 +95,8 @@ public record Choice(
                         .or(() -> house.placesOf(offer).stream().findFirst())
                         .orElse(null),
                 date(asked.day()),
-                date(asked.from()),
+                date(asked.since()),
+                "",
                 null);
     }
 
@@ -146,29 +149,36 @@ public record Choice(
             @Nullable PlaceId place,
             Moving moving) {
         Choice again = again(offer, party, length, units, addOns, place);
-        return new Choice(offer, party, again.length, again.units, addOns, null, place, null, null, moving);
+        return new Choice(offer, party, again.length, again.units, addOns, null, place, null, null, "", moving);
     }
 
     /** The same choice for a booking that is to be changed by it. */
     public Choice changing(Moving booking) {
-        return new Choice(offer, party, length, units, addOns, staff, place, day, from, booking);
+        return new Choice(offer, party, length, units, addOns, staff, place, day, since, source, booking);
+    }
+
+    /** The same choice of somebody who came from a source. */
+    public Choice comingFrom(String where) {
+        return new Choice(offer, party, length, units, addOns, staff, place, day, since, where, moving);
     }
 
     /** The same choice with the day and the first date of the ribbon that an address says. */
-    public Choice shown(@Nullable String wantedDay, @Nullable String wantedFrom) {
-        return new Choice(offer, party, length, units, addOns, staff, place, date(wantedDay), date(wantedFrom), moving);
+    public Choice shown(@Nullable String wantedDay, @Nullable String wantedSince) {
+        return new Choice(
+                offer, party, length, units, addOns, staff, place, date(wantedDay), date(wantedSince), source, moving);
     }
 
     public Choice withParty(int persons) {
-        return new Choice(offer, persons, length, units, addOns, staff, place, day, from, moving);
+        return new Choice(offer, persons, length, units, addOns, staff, place, day, since, source, moving);
     }
 
     public Choice withLength(Length wanted) {
-        return new Choice(offer, party, wanted, unitsOf(wanted, units), addOns, staff, place, day, from, moving);
+        return new Choice(
+                offer, party, wanted, unitsOf(wanted, units), addOns, staff, place, day, since, source, moving);
     }
 
     public Choice withUnits(int wanted) {
-        return new Choice(offer, party, length, wanted, addOns, staff, place, day, from, moving);
+        return new Choice(offer, party, length, wanted, addOns, staff, place, day, since, source, moving);
     }
 
     /** The choice with so many of an add-on. */
@@ -180,30 +190,30 @@ public record Choice(
     }
 
     private Choice withAddOns(Map<AddOnId, Integer> quantities) {
-        return new Choice(offer, party, length, units, quantities, staff, place, day, from, moving);
+        return new Choice(offer, party, length, units, quantities, staff, place, day, since, source, moving);
     }
 
     public Choice withStaff(@Nullable StaffId person) {
-        return new Choice(offer, party, length, units, addOns, person, place, day, from, moving);
+        return new Choice(offer, party, length, units, addOns, person, place, day, since, source, moving);
     }
 
     public Choice withPlace(@Nullable PlaceId wanted) {
-        return new Choice(offer, party, length, units, addOns, staff, wanted, day, from, moving);
+        return new Choice(offer, party, length, units, addOns, staff, wanted, day, since, source, moving);
     }
 
     public Choice withDay(LocalDate date) {
-        return new Choice(offer, party, length, units, addOns, staff, place, date, from, moving);
+        return new Choice(offer, party, length, units, addOns, staff, place, date, since, source, moving);
     }
 
     public Choice startingFrom(LocalDate first) {
-        return new Choice(offer, party, length, units, addOns, staff, place, null, first, moving);
+        return new Choice(offer, party, length, units, addOns, staff, place, null, first, source, moving);
     }
 
     /** The choice that leads to such a booking again, whoever serves. */
     public static Choice again(
             Offer offer, int party, LengthId length, int units, Map<AddOnId, Integer> addOns, @Nullable PlaceId place) {
         Length wanted = offer.length(length).orElse(offer.lengths().get(0));
-        return new Choice(offer, party, wanted, unitsOf(wanted, units), addOns, null, place, null, null, null);
+        return new Choice(offer, party, wanted, unitsOf(wanted, units), addOns, null, place, null, null, "", null);
     }
 
     /** The page's address with this choice. */
@@ -237,6 +247,8 @@ public record Choice(
         withDates(uri);
         if (basket != null && moving == null) {
             uri.queryParam("basket", basket);
+        } else if (!source.isEmpty() && moving == null) {
+            uri.queryParam("from", source);
         }
         return uri.build().toUriString();
     }
@@ -245,8 +257,8 @@ public record Choice(
         if (day != null) {
             uri.queryParam("day", day);
         }
-        if (from != null) {
-            uri.queryParam("from", from);
+        if (since != null) {
+            uri.queryParam("since", since);
         }
         return uri;
     }

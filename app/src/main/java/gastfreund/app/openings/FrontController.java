@@ -7,6 +7,9 @@ import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Address;
 import gastfreund.app.pages.Links;
 import gastfreund.app.pages.Partial;
+import gastfreund.app.sources.Sightings;
+import gastfreund.app.strangers.Visitor;
+import gastfreund.app.strangers.VisitorMarks;
 import gastfreund.app.typed.Minute;
 import gastfreund.core.offers.Offer;
 import java.time.Clock;
@@ -27,9 +30,20 @@ class FrontController {
     private final CatalogueService catalogues;
     private final PanelService panels;
     private final Address address;
+    private final Sightings sightings;
+    private final VisitorMarks marks;
     private final Clock clock;
 
-    FrontController(CatalogueService catalogues, PanelService panels, Address address, Clock clock, NextOpenings next) {
+    FrontController(
+            CatalogueService catalogues,
+            PanelService panels,
+            Address address,
+            Sightings sightings,
+            VisitorMarks marks,
+            Clock clock,
+            NextOpenings next) {
+        this.sightings = sightings;
+        this.marks = marks;
         this.next = next;
         this.address = address;
         this.catalogues = catalogues;
@@ -38,10 +52,11 @@ class FrontController {
     }
 
     @GetMapping("/")
-    String house(@ModelAttribute(name = "links", binding = false) Links links, Model model) {
+    String house(@ModelAttribute(name = "links", binding = false) Links links, Visitor visitor, Model model) {
         if (catalogues.find().isEmpty()) {
             return "redirect:/desk/welcome";
         }
+        look(links, visitor);
         model.addAttribute("shareAs", address.of("/"));
         model.addAttribute(
                 "page",
@@ -80,13 +95,15 @@ class FrontController {
             @RequestParam(required = false) @Minute Long gone,
             @RequestParam(required = false) String why,
             @ModelAttribute(name = "links", binding = false) Links links,
+            Visitor visitor,
             Model model) {
         Catalogue catalogue = catalogues.catalogue();
         Offer offer = catalogue.offer(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         if (!catalogue.isOpen(offer.id())) {
             throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         }
-        Choice choice = Choice.of(catalogue.house(), offer, asked);
+        look(links, visitor);
+        Choice choice = Choice.of(catalogue.house(), offer, asked).comingFrom(links.source());
         Formats f = Formats.of(model);
         OfferPage.Gone wanted =
                 gone == null ? null : OfferPage.Gone.of(gone, Panel.whyGone(why), panels.nearest(choice, gone), f);
@@ -101,5 +118,11 @@ class FrontController {
                         choice.keepAddress(links.basket()),
                         f));
         return "openings/offer";
+    }
+
+    private void look(Links links, Visitor visitor) {
+        if (!links.source().isEmpty()) {
+            sightings.looked(links.source(), marks.of(visitor));
+        }
     }
 }

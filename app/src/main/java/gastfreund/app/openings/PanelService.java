@@ -119,8 +119,8 @@ public class PanelService {
 
     /** The dates that were asked for, or those from the week of the first opening on; this week is looked at first. */
     private Shown shown(House house, Choice choice, LocalDate today, Instant now) {
-        if (choice.from() != null && inReach(choice.from(), today)) {
-            return new Shown(choice.from(), explained(house, choice, choice.from(), now));
+        if (choice.since() != null && inReach(choice.since(), today)) {
+            return new Shown(choice.since(), explained(house, choice, choice.since(), now));
         }
         LocalDate wanted = choice.day() != null && inReach(choice.day(), today) ? choice.day() : null;
         LocalDate thisWeek = week(today);
@@ -247,7 +247,7 @@ public class PanelService {
             boolean chosen = day == ribbon.selected();
             Choice there = choice.withDay(day.date());
             Choice kept =
-                    choice.from() == null ? there : there.startingFrom(first).withDay(day.date());
+                    choice.since() == null ? there : there.startingFrom(first).withDay(day.date());
             links.add(new Panel.DayLink(day, x, kept.address(basket), chosen));
             x += DAY_WIDTH;
         }

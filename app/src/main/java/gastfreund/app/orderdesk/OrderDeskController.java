@@ -22,6 +22,7 @@ import gastfreund.app.paying.Balances;
 import gastfreund.app.paying.Waiting;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
+import gastfreund.app.sources.Source;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.orders.PaymentState;
 import java.time.LocalDate;
@@ -83,14 +84,16 @@ class OrderDeskController {
 
     @Needs(Right.SEE)
     @GetMapping("/desk/orders")
-    String list(Host host, Model model) {
+    String list(@RequestParam(defaultValue = "") String from, Host host, Model model) {
         Formats f = Formats.of(model);
-        List<Order> newest =
-                orders.newest(MOST).stream().filter(o -> sight.sees(host, o)).toList();
+        String source = Source.of(from);
+        List<Order> newest = (source.isEmpty() ? orders.newest(MOST) : orders.newestFrom(source, MOST))
+                .stream().filter(o -> sight.sees(host, o)).toList();
         Map<Long, List<String>> goods = orders.goodsTitles(newest);
         model.addAttribute(
                 "page",
                 new OrdersPage(
+                        source,
                         endings.asking().stream()
                                 .filter(o -> sight.sees(host, o))
                                 .map(o -> asking(o, f))
@@ -127,6 +130,7 @@ class OrderDeskController {
                 address(order),
                 Long.toString(order.number()),
                 order.contact().name(),
+                order.source(),
                 order.lines().stream().map(l -> line(l, f)).toList(),
                 goods,
                 f.moment(order.placed()),

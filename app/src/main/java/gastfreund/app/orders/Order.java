@@ -19,6 +19,7 @@ import org.springframework.web.server.ResponseStatusException;
  * @param token names its page, and nobody can guess it
  * @param locale the language of its guest
  * @param proof whether its guest is to open a link from their mail
+ * @param source from where its guest came; empty: nobody knows
  */
 public record Order(
         long id,
@@ -31,6 +32,7 @@ public record Order(
         Money dueNow,
         Instant placed,
         Proof proof,
+        String source,
         List<OrderLine> lines) {
 
     /** Whether a guest has shown that the mail address is theirs. */

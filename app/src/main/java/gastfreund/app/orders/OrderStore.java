@@ -59,9 +59,10 @@ public class OrderStore {
         jdbc.sql(
                         """
                         INSERT INTO orders (number, token, basket, name, email, phone, company, address, notes, locale, status, total, due_now,
-                                            promo_code, placed_at)
+                                            promo_code, source, placed_at)
                         VALUES ((SELECT coalesce(max(number) + 1, :first) FROM orders), :token, :basket, :name, :email,
-                                :phone, :company, :address, :notes, :locale, :status, :total, :dueNow, :promoCode, :now)
+                                :phone, :company, :address, :notes, :locale, :status, :total, :dueNow, :promoCode,
+                                coalesce((SELECT source FROM baskets WHERE token = :basket), ''), :now)
                         """)
                 .param("first", FIRST_NUMBER)
                 .param("token", token)
@@ -242,15 +243,29 @@ public class OrderStore {
 
     /** The newest orders, the last one first. */
     public List<Order> newest(int most) {
+        return all("SELECT * FROM orders ORDER BY number DESC LIMIT :most", "", most);
+    }
+
+    /** The newest orders of those who came from somewhere, the last one first. */
+    public List<Order> newestFrom(String source, int most) {
+        return all(
+                "SELECT * FROM orders WHERE source = :source AND source <> '' ORDER BY placed_at DESC LIMIT :most",
+                source,
+                most);
+    }
+
+    private List<Order> all(String orders, String source, int most) {
         Map<Long, List<OrderLine>> lines = new HashMap<>();
-        jdbc.sql(LINES + "WHERE l.order_id IN (SELECT id FROM orders ORDER BY number DESC LIMIT ?) ORDER BY l.line")
-                .param(most)
+        jdbc.sql(LINES + "WHERE l.order_id IN (SELECT id FROM (" + orders + ")) ORDER BY l.line")
+                .param("source", source)
+                .param("most", most)
                 .query(row -> {
                     lines.computeIfAbsent(row.getLong("order_id"), o -> new ArrayList<>())
                             .add(line(row, 0));
                 });
-        return jdbc.sql("SELECT * FROM orders ORDER BY number DESC LIMIT ?")
-                .param(most)
+        return jdbc.sql(orders)
+                .param("source", source)
+                .param("most", most)
                 .query((row, n) -> order(row, lines.getOrDefault(row.getLong("id"), List.of())))
                 .list();
     }
@@ -277,6 +292,7 @@ public class OrderStore {
                 Money.ofMinor(row.getLong("due_now")),
                 Instant.ofEpochSecond(row.getLong("placed_at")),
                 Order.Proof.valueOf(row.getString("proof").toUpperCase(Locale.ROOT)),
+                row.getString("source"),
                 lines);
     }
 

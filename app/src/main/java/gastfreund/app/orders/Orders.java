@@ -86,6 +86,11 @@ public class Orders {
         return store.newest(most);
     }
 
+    /** The newest orders of those who came from somewhere, the last one first. */
+    public List<Order> newestFrom(String source, int most) {
+        return store.newestFrom(source, most);
+    }
+
     /** The steps that an order, its bookings and its payments took, the first one first. */
     public List<JournalEntry> journal(Order order) {
         return written.ofOrder(order.id());

@@ -21,7 +21,7 @@ import org.springframework.web.servlet.resource.ResourceUrlProvider;
  * them for a year. Only these are asked for: a filter that looks up every link of every page costs more than the page.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
+@Order(Ordered.HIGHEST_PRECEDENCE + 2)
 class Assets extends OncePerRequestFilter {
 
     /** Where they lie, as {@code assets} in a page. */

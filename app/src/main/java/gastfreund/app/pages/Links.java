@@ -1,7 +1,6 @@
 package gastfreund.app.pages;
 
 import java.util.List;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.server.ResponseStatusException;
@@ -12,8 +11,14 @@ import org.springframework.web.util.UriComponentsBuilder;
  * somebody else's website.
  *
  * @param basket the token of the guest's basket; null: none yet
+ * @param source from where a guest came who has no basket yet; empty: nobody knows
  */
-public record Links(@Nullable String basket) {
+public record Links(@Nullable String basket, String source) {
+
+    /** With a basket, which knows where its guest came from. */
+    public Links(@Nullable String basket) {
+        this(basket, "");
+    }
 
     /** The widths in points at which pictures are kept. */
     public static final List<Integer> WIDTHS = List.of(320, 800, 1600);
@@ -40,17 +45,6 @@ public record Links(@Nullable String basket) {
         return "/pictures/" + name;
     }
 
-    /** The narrower forms of a picture that was taken in, for a browser to choose from; null: it has none. */
-    public @Nullable String pictureWidths(String name) {
-        int at = name.lastIndexOf(WIDEST);
-        return at < 0
-                ? null
-                : WIDTHS.stream()
-                        .map(w -> picture(name.substring(0, at) + "-" + w + name.substring(at + WIDEST.length())) + " "
-                                + w + "w")
-                        .collect(Collectors.joining(", "));
-    }
-
     /** A picture in its narrowest form, for where it is small. */
     public String smallPicture(String name) {
         return picture(name.replace(WIDEST + ".", "-" + WIDTHS.get(0) + "."));
@@ -66,6 +60,8 @@ public record Links(@Nullable String basket) {
         UriComponentsBuilder builder = UriComponentsBuilder.fromPath(path);
         if (basket != null) {
             builder.queryParam("basket", basket);
+        } else if (!source.isEmpty()) {
+            builder.queryParam("from", source);
         }
         return builder.build().toUriString();
     }

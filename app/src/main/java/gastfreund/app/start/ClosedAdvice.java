@@ -24,7 +24,7 @@ class ClosedAdvice {
         boolean closed =
                 catalogues.find().filter(c -> !c.opening().isForEverybody()).isPresent();
         if (closed
-                && !request.getRequestURI().startsWith("/desk")
+                && !request.getServletPath().startsWith("/desk")
                 && presence.host(request).isPresent()) {
             model.addAttribute("onlyHosts", "/desk/start/next");
         }

@@ -46,7 +46,7 @@ class FrontGate implements WebMvcConfigurer {
                     || house.get().opening().isForEverybody()
                     || presence.host(request).isPresent();
             if (!open) {
-                response.sendRedirect(CLOSED);
+                response.sendRedirect(request.getContextPath() + CLOSED);
             }
             return open;
         }
@@ -60,7 +60,7 @@ class FrontGate implements WebMvcConfigurer {
             boolean begins =
                     Presence.atTheDesk(request).filter(h -> h.may(Right.SET_UP)).isPresent() && starting.isBare();
             if (begins) {
-                response.sendRedirect("/desk/start");
+                response.sendRedirect(request.getContextPath() + "/desk/start");
             }
             return !begins;
         }

@@ -75,6 +75,16 @@ class TemplatesTest {
                 .isEmpty();
     }
 
+    /** The house may lie under a path: only a link knows it. Letters have whole addresses; numbers and maps are no pages. */
+    @Test
+    void everyAddressIsALink() throws IOException {
+        assertThat(found(Pattern.compile(
+                        "th:(?:href|src|action|formaction)=\"(?!@|~)\\$\\{(?!order\\.contact|place\\.map|shareAs"
+                                + "|page\\.picture)[^\"]*+")))
+                .filteredOn(f -> !f.startsWith("messages/"))
+                .isEmpty();
+    }
+
     @Test
     void fieldsAreDrawnInOnePlace() throws IOException {
         assertThat(found(Pattern.compile("aria-invalid=")))

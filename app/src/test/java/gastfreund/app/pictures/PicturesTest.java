@@ -161,11 +161,8 @@ class PicturesTest {
     }
 
     @Test
-    void aPictureIsOfferedInItsWidths() {
+    void aPictureIsShownSmallInItsNarrowestForm() {
         Links links = new Links(null);
-        assertThat(links.pictureWidths("ab12-1600.jpg"))
-                .isEqualTo("/pictures/ab12-320.jpg 320w, /pictures/ab12-800.jpg 800w, /pictures/ab12-1600.jpg 1600w");
-        assertThat(links.pictureWidths("lesson.svg")).isNull();
         assertThat(links.smallPicture("ab12-1600.jpg")).isEqualTo("/pictures/ab12-320.jpg");
         assertThat(links.smallPicture("lesson.svg")).isEqualTo("/pictures/lesson.svg");
     }

@@ -1,0 +1,97 @@
+package gastfreund.app.sources;
+
+import jakarta.annotation.PreDestroy;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Counts who looks and who keeps, by where they came from. It counts in memory and writes now and then, so that no look waits
+ * for the write lock; what a crash loses are some looks.
+ */
+@Component
+public class Sightings {
+
+    /** For how long the desk tells what came of a source. */
+    public static final int DAYS = 90;
+
+    private static final int KEPT_DAYS = 400;
+
+    /** So many sources are told apart between two writings, and so many visitors on a day; what is more is not counted. */
+    private static final int MOST_SOURCES = 500;
+
+    private static final int MOST_VISITORS = 100_000;
+
+    private final SightingStore store;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    private final Map<String, int[]> counts = new HashMap<>();
+    private final Set<String> seen = new HashSet<>();
+    private LocalDate day = LocalDate.EPOCH;
+
+    Sightings(SightingStore store, TransactionTemplate transaction, Clock clock) {
+        this.store = store;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    /** Somebody looks at what is offered; each visitor counts once a day for a source. */
+    public synchronized void looked(String source, String visitor) {
+        today();
+        if (seen.size() < MOST_VISITORS && seen.add(source + " " + visitor)) {
+            count(source, 0);
+        }
+    }
+
+    /** Somebody who came from a source has begun a basket. */
+    public synchronized void kept(String source) {
+        today();
+        count(source, 1);
+    }
+
+    private void count(String source, int which) {
+        if (counts.size() < MOST_SOURCES || counts.containsKey(source)) {
+            counts.computeIfAbsent(source, s -> new int[2])[which]++;
+        }
+    }
+
+    /** What came of each source in the last days, the most booked first. */
+    public List<Came> lately() {
+        LocalDate from = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC).minusDays(DAYS);
+        return store.since(from, from.atStartOfDay(ZoneOffset.UTC).toInstant());
+    }
+
+    /** A new day begins: what was counted belongs to the one before. */
+    private void today() {
+        LocalDate now = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
+        if (!now.equals(day)) {
+            write();
+            seen.clear();
+            day = now;
+        }
+    }
+
+    /** Writes down what was counted since the last time. */
+    @PreDestroy
+    @Scheduled(
+            fixedDelayString = "${gastfreund.jobs.sightings:20s}",
+            initialDelayString = "${gastfreund.jobs.sightings:20s}")
+    public synchronized void write() {
+        if (!counts.isEmpty()) {
+            transaction.executeWithoutResult(t -> {
+                counts.forEach((source, count) -> store.add(day, source, count[0], count[1]));
+                store.forgetBefore(day.minusDays(KEPT_DAYS));
+            });
+            counts.clear();
+        }
+    }
+}
