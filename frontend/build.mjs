@@ -31,6 +31,7 @@ buildSync({
   target: 'es2020',
   legalComments: 'none',
 });
+buildSync({ entryPoints: { embed: join(here, 'src/embed.js'), frame: join(here, 'src/frame.js') }, outdir: own, bundle: true, minify: true, format: 'esm', target: 'es2022', legalComments: 'none' });
 copyFileSync(join(modules, '@alpinejs/csp/dist/cdn.min.js'), join(vendor, 'alpine.js'));
 
 const fonts = {

@@ -49,6 +49,7 @@ class ArchitectureTest {
             "messages",
             "strangers",
             "sources",
+            "embeds",
             "openings",
             "vouchers",
             "visits",

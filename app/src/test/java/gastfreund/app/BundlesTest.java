@@ -47,7 +47,7 @@ class BundlesTest {
         ENDINGS.put("offers.tab.", Set.of("dates", "sold", "what", "money", "questions"));
         ENDINGS.put("offers.happens.", Set.of("time", "things", "shared", "dates"));
         ENDINGS.put("offers.happensAside.", Set.of("time", "things", "shared", "dates"));
-        ENDINGS.put("picture.wrong.", Set.of("none", "unreadable", "too-large"));
+        ENDINGS.put("picture.wrong.", Set.of("none", "unreadable", "too-large", "undrawable"));
         ENDINGS.put("journal.", Set.of("order", "booking", "payment"));
         ENDINGS.put("journal.by.", Set.of("guest", "house", "gateway"));
         ENDINGS.put("document.", codes("gastfreund.app.documents.Document$Kind"));
@@ -71,7 +71,7 @@ class BundlesTest {
                         "elsewhere",
                         "on-the-spot"));
         ENDINGS.put("part.", Set.of("morning", "afternoon", "evening"));
-        ENDINGS.put("offer.gone.", Set.of("taken", "moment", "price", "share"));
+        ENDINGS.put("offer.gone.", Set.of("taken", "moment", "price", "share", "stock"));
         ENDINGS.put("letter.", letters());
         ENDINGS.put(
                 "effect.why.",

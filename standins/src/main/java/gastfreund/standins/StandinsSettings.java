@@ -17,6 +17,7 @@ import org.springframework.format.annotation.DateTimeFormat.ISO;
  *     notifications, as {@code key:secret}
  * @param payWithin how long a guest may take to pay
  * @param today the date that is taken for today; null: today
+ * @param house where the house is, for the neighbour's pages
  * @param ahead how far the clock is ahead of the machine's; for tests
  */
 @ConfigurationProperties("standins")
@@ -24,6 +25,7 @@ public record StandinsSettings(
         @DefaultValue("8082") int smtpPort,
         @DefaultValue({"practice-key:practice-secret", "live-key:live-secret"}) List<String> accounts,
         @DefaultValue("20m") Duration payWithin,
+        @DefaultValue("http://localhost:8080") String house,
         @DateTimeFormat(iso = ISO.DATE) LocalDate today,
         @DefaultValue("0s") Duration ahead) {
 

@@ -28,6 +28,9 @@ import org.springframework.web.util.WebUtils;
  */
 final class HouseLocale implements LocaleResolver, HandlerInterceptor {
 
+    /** The attribute of a request that asks for a language in its path; nothing is remembered of such. */
+    static final String ASKED = "asked-language";
+
     private static final String LANGUAGE = "language";
     private static final Duration KEPT = Duration.ofDays(365);
 
@@ -50,6 +53,7 @@ final class HouseLocale implements LocaleResolver, HandlerInterceptor {
         List<Locale> spoken = spoken(request);
         Cookie chosen = WebUtils.getCookie(request, LANGUAGE);
         return find(spoken, asked(request))
+                .or(() -> find(spoken, (String) request.getAttribute(ASKED)))
                 .or(() -> find(spoken, chosen == null ? null : chosen.getValue()))
                 .or(() -> wanted(spoken, request))
                 .orElse(spoken.get(0));
@@ -98,7 +102,8 @@ final class HouseLocale implements LocaleResolver, HandlerInterceptor {
     /** Remembers what a visitor chose. */
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-        find(spoken(request), asked(request))
+        boolean inFrame = request.getAttribute(ASKED) != null;
+        find(spoken(request), inFrame ? null : asked(request))
                 .ifPresent(language -> response.addHeader(
                         HttpHeaders.SET_COOKIE,
                         ResponseCookie.from(LANGUAGE, language.toLanguageTag())

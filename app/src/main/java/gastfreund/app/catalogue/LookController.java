@@ -36,12 +36,7 @@ class LookController {
             if (palette.isEmpty()) {
                 throw new ResponseStatusException(HttpStatus.NOT_FOUND);
             }
-            css.append(":root { ")
-                    .append(palette.get().onPaper().declarations())
-                    .append(" }\n");
-            css.append("@media (prefers-color-scheme: dark) { :root { ")
-                    .append(palette.get().atNight().declarations())
-                    .append(" } }\n");
+            css.append(palette.get().css());
         }
         if (!font.equals("house")) {
             String family = font.equals("plain") ? PLAIN : BOOK;

@@ -32,6 +32,7 @@ public final class FaultWords {
         KNOWN.put(Pattern.compile("must be one of (.*)"), "fault.oneOf");
         KNOWN.put(Pattern.compile("must be (?:a colour as #4f6b46)"), "fault.colour");
         KNOWN.put(Pattern.compile("is too light to be read on paper; (.*) could be"), "fault.light");
+        KNOWN.put(Pattern.compile("must be a site as .*"), "fault.site");
         KNOWN.put(Pattern.compile("must be one or two characters"), "fault.sign");
         KNOWN.put(Pattern.compile("must be two letters of a country.*"), "fault.country");
         KNOWN.put(Pattern.compile("must be the file name of a picture"), "fault.picture");

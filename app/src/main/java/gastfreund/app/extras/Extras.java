@@ -38,7 +38,8 @@ public record Extras(
         Waits waits,
         Quiet quiet,
         Map<String, CodeRules> codes,
-        List<Ware> wares) {
+        List<Ware> wares,
+        List<String> sites) {
 
     /** Reads them; what is wrong is noted as problems of the file. */
     public static Extras of(Node file) {
@@ -107,7 +108,8 @@ public record Extras(
                 Waits.of(house),
                 Quiet.of(house),
                 codes(file),
-                Ware.of(house, sold));
+                Ware.of(house, sold),
+                Sites.of(house));
     }
 
     /** Where the price is agreed, the guest asks and is charged nothing before the host has named it. */

@@ -97,6 +97,17 @@ public final class Formats {
         return amount(money, digits, digits);
     }
 
+    /** An amount as programs write it: {@code 52.00}. */
+    public String decimal(Money money) {
+        return BigDecimal.valueOf(money.minor(), Math.max(0, currency.getDefaultFractionDigits()))
+                .toPlainString();
+    }
+
+    /** The currency as programs write it: {@code EUR}. */
+    public String currencyCode() {
+        return currency.getCurrencyCode();
+    }
+
     /** The currency's sign. */
     public String symbol() {
         return currency.getSymbol(locale);

@@ -48,6 +48,11 @@ public record Order(
         }
     }
 
+    /** Whether it counts, paid or to be paid. */
+    public boolean isPlaced() {
+        return status == OrderStatus.PLACED;
+    }
+
     public boolean isToBeProven() {
         return proof == Proof.WANTED;
     }

@@ -2,6 +2,7 @@ package gastfreund.app.pages;
 
 import gastfreund.app.setup.Settings;
 import jakarta.servlet.http.HttpServletRequest;
+import java.net.URI;
 import java.util.Optional;
 import org.springframework.boot.web.server.context.WebServerInitializedEvent;
 import org.springframework.context.event.EventListener;
@@ -56,6 +57,15 @@ public class Address {
     /** The whole address of a path that begins with a slash, for pages. */
     public String of(String path) {
         return set.or(Address::asked).orElseGet(this::here) + path;
+    }
+
+    /** The whole address of a path under which the page that is asked for is mounted, in somebody's frame perhaps. */
+    public String here(String path) {
+        String mount = RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes attributes
+                ? attributes.getRequest().getContextPath()
+                : "";
+        String base = set.map(a -> URI.create(a).getRawPath()).orElse("");
+        return of((mount.startsWith(base) ? mount.substring(base.length()) : "") + path);
     }
 
     /** The whole address of a path that begins with a slash, for letters. */

@@ -25,7 +25,7 @@ import org.springframework.web.servlet.resource.ResourceUrlProvider;
 class Assets extends OncePerRequestFilter {
 
     /** Where they lie, as {@code assets} in a page. */
-    public record Addresses(String styles, String scripts, String alpine, String proof, String font) {}
+    public record Addresses(String styles, String scripts, String alpine, String proof, String frame, String font) {}
 
     private final ResourceUrlProvider urls;
     private volatile @Nullable Addresses known;
@@ -55,6 +55,7 @@ class Assets extends OncePerRequestFilter {
                     of("/app/app.js"),
                     of("/vendor/alpine.js"),
                     of("/app/proof.js"),
+                    of("/app/frame.js"),
                     of("/vendor/figtree-latin.woff2"));
             known = addresses;
         }

@@ -26,17 +26,25 @@ public final class Mounted extends HttpServletRequestWrapper {
      * @param mount begins with a slash and ends without one; what the request's path begins with is taken from it
      */
     public static Mounted under(HttpServletRequest request, String mount) {
-        String path = request.getRequestURI().substring(request.getContextPath().length());
+        return under(request, mount, mount);
+    }
+
+    /**
+     * The same for a request whose path begins otherwise than its links are to begin.
+     *
+     * @param begins what its path begins with, perhaps; empty: it has nothing of it
+     */
+    public static Mounted under(HttpServletRequest request, String begins, String mount) {
         return new Mounted(
                 request,
                 request.getContextPath() + mount,
-                without(path, mount),
-                without(request.getServletPath(), mount));
+                without(pathOf(request), begins),
+                without(request.getServletPath(), begins));
     }
 
     /** What of a path is the application's own: it begins with a slash. */
     private static String without(String path, String mount) {
-        boolean inside = path.equals(mount) || path.startsWith(mount + "/");
+        boolean inside = !mount.isEmpty() && (path.equals(mount) || path.startsWith(mount + "/"));
         String own = inside ? path.substring(mount.length()) : path;
         return own.isEmpty() ? "/" : own;
     }

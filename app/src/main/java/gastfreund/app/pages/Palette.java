@@ -52,6 +52,14 @@ public record Palette(int rgb) {
         }
     }
 
+    /** Both as a style sheet: for whoever reads in the light, in the dark, or where a page says which it is. */
+    public String css() {
+        String dark = atNight().declarations();
+        return ":root { " + onPaper().declarations() + " }\n"
+                + "@media (prefers-color-scheme: dark) { :root:not([data-scheme=light]) { " + dark + " } }\n"
+                + ":root[data-scheme=dark] { " + dark + " }\n";
+    }
+
     public Colours onPaper() {
         return colours(rgb, mix(rgb, 0, DEEPER));
     }

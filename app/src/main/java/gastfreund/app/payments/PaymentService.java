@@ -141,7 +141,7 @@ public class PaymentService {
                 currency,
                 description,
                 label,
-                address.of(returnPath),
+                address.here(returnPath),
                 address.of("/payments/" + gateway.name() + "/notifications")));
         boolean odd = Boolean.TRUE.equals(transaction.execute(status -> {
             store.answered(id, told);

@@ -15,6 +15,9 @@ public final class Source {
     /** The field of an address that names it. */
     public static final String FIELD = "from";
 
+    /** The attribute of a request of which it is known already. */
+    public static final String ATTRIBUTE = Source.class.getName();
+
     /** Nobody knows. */
     public static final String NONE = "";
 
@@ -34,6 +37,9 @@ public final class Source {
 
     /** What a request says of it. */
     public static String of(HttpServletRequest request) {
+        if (request.getAttribute(ATTRIBUTE) instanceof String known) {
+            return known;
+        }
         String said = of(request.getParameter(FIELD));
         return said.isEmpty() ? before(request) : said;
     }

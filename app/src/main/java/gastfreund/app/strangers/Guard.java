@@ -23,7 +23,7 @@ public class Guard {
 
     /** The same with its headers, its filters and their order. */
     public HttpSecurity guard(HttpSecurity http) throws Exception {
-        return http.headers(headers -> headers.frameOptions(HeadersConfigurer.FrameOptionsConfig::deny)
+        return http.headers(headers -> headers.frameOptions(HeadersConfigurer.FrameOptionsConfig::disable)
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .addFilterBefore(new Nonce(origins::origins), HeaderWriterFilter.class)
                 .addFilterBefore(new Padding(), HeaderWriterFilter.class)

@@ -32,7 +32,11 @@ final class Nonce extends OncePerRequestFilter {
                 "Content-Security-Policy",
                 "default-src 'none'; script-src 'nonce-" + nonce + "'; style-src 'nonce-" + nonce + "'; "
                         + "img-src 'self' data:; font-src 'self'; connect-src 'self'; worker-src 'self'; "
-                        + "form-action 'self' " + gateways.get() + "; base-uri 'none'; frame-ancestors 'none'");
+                        + "form-action 'self' " + gateways.get() + "; base-uri 'none'; frame-ancestors "
+                        + Framing.of(request));
+        if (Framing.isForbidden(request)) {
+            response.setHeader("X-Frame-Options", "DENY");
+        }
         chain.doFilter(request, response);
     }
 }

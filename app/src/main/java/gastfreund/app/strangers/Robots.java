@@ -18,6 +18,7 @@ final class Robots extends OncePerRequestFilter {
             throws ServletException, IOException {
         String query = request.getQueryString();
         if (PRIVATE.stream().anyMatch(request.getServletPath()::startsWith)
+                || !request.getContextPath().isEmpty() && !Framing.isForbidden(request)
                 || query != null && query.contains("basket=")) {
             response.setHeader("X-Robots-Tag", "noindex, nofollow");
         }

@@ -1,0 +1,115 @@
+package gastfreund.app.embeds;
+
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.pages.Mounted;
+import gastfreund.app.sources.Source;
+import gastfreund.app.strangers.Framing;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.List;
+import java.util.function.Predicate;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Guests' pages once more, under {@code /embed}: only there may they stand in a frame, and only of the sites that the house
+ * names. How they look is part of the path, so that every link and every form in the frame keeps it.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE + 1)
+class EmbedMount extends OncePerRequestFilter {
+
+    private static final String UNDER = "/embed";
+    private static final char SAID = '~';
+
+    /** What a guest needs; the desk is never in a frame. */
+    private static final List<String> PAGES = List.of(
+            "/offers/",
+            "/vouchers/",
+            "/goods/",
+            "/basket/",
+            "/bookings/",
+            "/texts/",
+            "/codes/",
+            "/pictures/",
+            "/app/",
+            "/vendor/",
+            "/look/",
+            "/back/",
+            "/closed");
+
+    private final CatalogueService catalogues;
+
+    EmbedMount(CatalogueService catalogues) {
+        this.catalogues = catalogues;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        String path = Mounted.pathOf(request);
+        if (request.getAttribute(Embed.ATTRIBUTE) instanceof Embed embed) {
+            // The page of an error, in the frame in which it went wrong.
+            chain.doFilter(Mounted.under(request, mount(embed)), response);
+            return;
+        }
+        if (!path.equals(UNDER) && !path.startsWith(UNDER + "/")) {
+            chain.doFilter(request, response);
+            return;
+        }
+        String written = written(path);
+        // A form says nothing of looks: its body is nobody's business yet.
+        boolean looks = "GET".equals(request.getMethod());
+        Embed said =
+                written.isEmpty() ? Embed.of(name -> looks ? request.getParameter(name) : null) : Embed.read(written);
+        String language = looks ? request.getParameter("language") : null;
+        Embed embed = language == null ? said : said.in(language);
+        HttpServletRequest inner = Mounted.under(
+                Mounted.under(request, UNDER),
+                written.isEmpty() ? "" : "/" + SAID + written,
+                mount(embed).substring(UNDER.length()));
+        String page = inner.getServletPath();
+        Predicate<String> begins = page::startsWith;
+        request.setAttribute(Embed.ATTRIBUTE, embed);
+        request.setAttribute(Framing.ATTRIBUTE, ancestors());
+        request.setAttribute("asked-language", embed.lang());
+        if (!embed.from().isEmpty()) {
+            request.setAttribute(Source.ATTRIBUTE, embed.from());
+        }
+        if (page.equals("/") || PAGES.stream().anyMatch(begins)) {
+            chain.doFilter(inner, response);
+        } else {
+            response.sendError(HttpServletResponse.SC_NOT_FOUND);
+        }
+    }
+
+    private static String mount(Embed embed) {
+        return UNDER + (embed.written().isEmpty() ? "" : "/" + SAID + embed.written());
+    }
+
+    /** How it looks, as the path says it; empty where it says nothing. */
+    private static String written(String path) {
+        int from = UNDER.length() + 1;
+        if (path.length() <= from || path.charAt(from) != SAID) {
+            return "";
+        }
+        int end = path.indexOf('/', from);
+        return path.substring(from + 1, end < 0 ? path.length() : end);
+    }
+
+    /** Who may have it in a frame, as the policy of a page names them. */
+    private String ancestors() {
+        List<String> sites = catalogues.findPlain().map(c -> c.extras().sites()).orElse(List.of());
+        return sites.isEmpty() ? "'none'" : String.join(" ", sites);
+    }
+
+    @Override
+    protected boolean shouldNotFilterErrorDispatch() {
+        return false;
+    }
+}

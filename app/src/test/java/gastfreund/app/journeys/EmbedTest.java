@@ -1,0 +1,225 @@
+package gastfreund.app.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.FrameLocator;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import gastfreund.app.DemoHouseTest;
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.Orders;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import java.util.zip.GZIPOutputStream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** The panel inside a neighbour's pages, from another host than the house's, in a browser that keeps no cookies of others. */
+@Tag("browser")
+class EmbedTest extends DemoHouseTest {
+
+    private static Browser browser;
+
+    @Autowired
+    private Orders orders;
+
+    private final List<String> strangers = new ArrayList<>();
+    private final List<String> said = new ArrayList<>();
+    private BrowserContext context;
+    private Page page;
+
+    @BeforeAll
+    static void launch() {
+        browser = Browsers.launch("--test-third-party-cookie-phaseout");
+    }
+
+    @AfterAll
+    static void quit() {
+        browser.close();
+    }
+
+    @AfterEach
+    void close() {
+        context.close();
+    }
+
+    private void open(String neighbour, int width, boolean scripts) {
+        context = browser.newContext(new Browser.NewContextOptions()
+                .setViewportSize(width, 900)
+                .setLocale("en-GB")
+                .setJavaScriptEnabled(scripts));
+        page = context.newPage();
+        page.onConsoleMessage(m -> said.add(m.text()));
+        page.onRequest(r -> {
+            boolean pays = r.url().startsWith(STANDINS.address() + "/pay/")
+                    || r.url().startsWith(STANDINS.address() + "/standins/");
+            if (!pays
+                    && !r.url().startsWith("http://127.0.0.1:")
+                    && !r.url().startsWith(address("/"))
+                    && !r.url().startsWith("data:")) {
+                strangers.add(r.url());
+            }
+        });
+        page.addInitScript("window.shifts = 0; new PerformanceObserver((list) => { for (const e of list.getEntries())"
+                + " if (!e.hadRecentInput) window.shifts += e.value; }).observe({ type: 'layout-shift', buffered: true });"
+                + "window.heard = []; for (const name of ['height', 'kept', 'booked']) document.addEventListener("
+                + "'gastfreund:' + name, (e) => window.heard.push([name, JSON.stringify(e.detail)].join(' ')));");
+        page.navigate(neighbour(neighbour));
+    }
+
+    private String neighbour(String path) {
+        return STANDINS.address().replace("localhost", "127.0.0.1") + "/neighbour/" + path + "?house=" + address("");
+    }
+
+    private FrameLocator frame() {
+        return page.locator("gastfreund-panel").first().frameLocator("iframe");
+    }
+
+    private static Locator button(FrameLocator frame, String name) {
+        return frame.getByRole(AriaRole.BUTTON, new FrameLocator.GetByRoleOptions().setName(Pattern.compile(name)));
+    }
+
+    /** Chooses a time in the frame, and goes on until the window is led to the gateway. */
+    private void bookInside(FrameLocator frame, String name) {
+        frame.locator(".slot").first().click();
+        frame.getByRole(AriaRole.LINK, new FrameLocator.GetByRoleOptions().setName("To checkout"))
+                .click();
+        frame.getByLabel("Name").fill(name);
+        frame.getByLabel("Mail address").fill(name.toLowerCase().replace(' ', '.') + "@post.example");
+        frame.getByLabel("Telephone").fill("+49 30 5550 177");
+        frame.getByLabel("I have read").check();
+        button(frame, "^Book and pay").click();
+        page.waitForURL(Pattern.compile(STANDINS.address() + "/pay/.*"));
+    }
+
+    private void pay() {
+        page.getByText("Works", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Pay")))
+                .click();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "gift-ideas,1280,gift-ideas",
+        "dark,390,night",
+        "hostile,1280,hostile",
+        "strict,1280,strict",
+        "right-to-left,1280,rtl",
+        "narrow,1280,narrow",
+        "three,390,three"
+    })
+    void aBookingIsMadeAndPaidInsideThePage(String where, int width, String source) {
+        open(where, width, true);
+        bookInside(frame(), "Guest Of " + where.replace("-", " "));
+        pay();
+        page.waitForURL(Pattern.compile("^" + Pattern.quote(neighbour(where)) + "$"));
+        assertThat(frame().locator("h1")).isVisible();
+        Order order = orders.newest(1).get(0);
+        assertThat(frame().getByText("Order " + order.number()).first()).isVisible();
+        assertThat(order.source()).isEqualTo(source);
+        assertThat(page.evaluate("window.heard.filter(h => h.startsWith('booked')).join()")
+                        .toString())
+                .contains("\"number\":\"" + order.number() + "\"", "\"currency\":\"EUR\"")
+                .doesNotContain("post.example", order.token());
+        assertThat(page.url()).doesNotContain(order.token());
+        assertThat(strangers).isEmpty();
+    }
+
+    @Test
+    void thePageIsLeftAsItWas() {
+        open("gift-ideas", 1280, true);
+        assertThat(frame().locator(".slot").first()).isVisible();
+        List<?> before = (List<?>) page.evaluate("(() => { const f = document.createElement('iframe');"
+                + " document.body.append(f); const own = new Set(Object.getOwnPropertyNames(f.contentWindow)); f.remove();"
+                + " return Object.getOwnPropertyNames(window).filter(n => !own.has(n) && !['shifts', 'heard'].includes(n)"
+                + " && !/^\\d+$/.test(n)); })()");
+        assertThat(before).as("left on window").isEmpty();
+        assertThat(((Number) page.evaluate("window.shifts")).doubleValue())
+                .as("layout shift")
+                .isZero();
+        assertThat(context.cookies()).as("cookies").isEmpty();
+        assertThat(page.evaluate("localStorage.length + sessionStorage.length")).isEqualTo(0);
+        Number inner =
+                (Number) page.locator("gastfreund-panel iframe").evaluate("f => f.getBoundingClientRect().height");
+        assertThat(inner.intValue()).isGreaterThan(300);
+        assertThat(strangers).isEmpty();
+        assertThat(said).isEmpty();
+    }
+
+    @Test
+    void theScriptIsSmallAndEveryPageMayTakeItIn() throws IOException {
+        open("none", 1280, true);
+        var answer = get("/embed.js");
+        assertThat(answer.headers().firstValue("Access-Control-Allow-Origin")).hasValue("*");
+        assertThat(answer.headers().firstValue("ETag")).isPresent();
+        assertThat(answer.headers().firstValue("Cache-Control").orElse("")).contains("max-age=3600");
+        ByteArrayOutputStream small = new ByteArrayOutputStream();
+        try (GZIPOutputStream zipped = new GZIPOutputStream(small)) {
+            zipped.write(answer.body().getBytes(StandardCharsets.UTF_8));
+        }
+        assertThat(small.size()).isLessThanOrEqualTo(6 * 1024);
+    }
+
+    @Test
+    void aButtonOpensItOverThePageAndGivesTheFocusBack() {
+        open("shop", 390, true);
+        Locator open = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Choose a time"));
+        open.click();
+        assertThat(frame().locator(".slot").first()).isVisible();
+        page.keyboard().press("Escape");
+        assertThat(frame().locator(".slot").first()).not().isVisible();
+        assertThat(open).isFocused();
+        open.click();
+        bookInside(frame(), "Shop Guest");
+        pay();
+        page.waitForURL(Pattern.compile("^" + Pattern.quote(neighbour("shop")) + "$"));
+        assertThat(frame().getByText("Order " + orders.newest(1).get(0).number())
+                        .first())
+                .isVisible();
+        page.keyboard().press("Escape");
+        page.getByText("On with the shopping").click();
+        assertThat(page).hasURL(Pattern.compile("gift-ideas"));
+    }
+
+    @Test
+    void withoutScriptsTheLinkAndThePlainFrameServe() {
+        open("plain", 1280, false);
+        assertThat(page.frameLocator("iframe").locator(".slot").first()).isVisible();
+        page.getByText("Book a seat at the clay table").click();
+        assertThat(page.locator("h1")).hasText("Open clay table");
+        page.locator(".slot").first().click();
+        assertThat(page).hasURL(Pattern.compile("/basket/"));
+    }
+
+    @Test
+    void whatIsNotThereLeavesTheLinkAndASentence() {
+        open("wrong", 1280, true);
+        assertThat(page.getByText("An offer that is gone")).isVisible();
+        assertThat(page.getByText("A house that is none")).isVisible();
+        assertThat(page.getByText("Booking cannot be shown here just now.")).hasCount(2);
+        assertThat(page.locator("gastfreund-panel")
+                        .nth(1)
+                        .frameLocator("iframe")
+                        .locator(".slot")
+                        .first())
+                .isVisible();
+        assertThat(said).anySatisfy(s -> assertThat(s).contains("accent, corners"));
+        page.navigate(neighbour("away"));
+        assertThat(page.getByText("Book all the same")).isVisible();
+        assertThat(page.getByText("Booking cannot be shown here just now.")).isVisible();
+    }
+}

@@ -1,0 +1,67 @@
+package gastfreund.standins.neighbour;
+
+import gastfreund.standins.StandinsSettings;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/** The pages of The Neighbour's Gazette, with the panel of the house in them. */
+@Controller
+class NeighbourController {
+
+    private static final List<String> PAGES = List.of(
+            "gift-ideas",
+            "shop",
+            "dark",
+            "hostile",
+            "strict",
+            "plain",
+            "three",
+            "right-to-left",
+            "narrow",
+            "none",
+            "wrong",
+            "away");
+
+    /** Another house than the one that was set, on this machine. */
+    private static final Pattern HERE = Pattern.compile("\\Ahttp://localhost:\\d{1,5}+(?:/[a-z]++)?+\\z");
+
+    private final StandinsSettings settings;
+
+    NeighbourController(StandinsSettings settings) {
+        this.settings = settings;
+    }
+
+    @GetMapping("/neighbour")
+    String all(Model model) {
+        model.addAttribute("pages", PAGES);
+        return "neighbour/index";
+    }
+
+    /** @param house where the house is; none: where it was set to be */
+    @GetMapping("/neighbour/{page}")
+    String page(
+            @PathVariable String page,
+            @RequestParam(defaultValue = "") String house,
+            Model model,
+            HttpServletResponse response) {
+        if (!PAGES.contains(page)) {
+            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
+        }
+        String at = HERE.matcher(house).matches() ? house : settings.house();
+        if (page.equals("strict")) {
+            response.setHeader(
+                    "Content-Security-Policy",
+                    "default-src 'none'; style-src 'self'; script-src " + at + "; frame-src " + at);
+        }
+        model.addAttribute("house", at);
+        return "neighbour/" + page;
+    }
+}
