@@ -50,6 +50,7 @@ class ArchitectureTest {
             "strangers",
             "sources",
             "embeds",
+            "found",
             "openings",
             "vouchers",
             "visits",

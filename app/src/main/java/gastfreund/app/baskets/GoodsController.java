@@ -2,6 +2,8 @@ package gastfreund.app.baskets;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.extras.PrepaidOffer;
+import gastfreund.app.found.Linked;
+import gastfreund.app.found.Shares;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Address;
 import gastfreund.app.pages.Field;
@@ -68,9 +70,11 @@ class GoodsController {
     private final BasketService baskets;
     private final CatalogueService catalogues;
     private final Address address;
+    private final Shares shares;
 
-    GoodsController(BasketService baskets, CatalogueService catalogues, Address address) {
+    GoodsController(BasketService baskets, CatalogueService catalogues, Address address, Shares shares) {
         this.address = address;
+        this.shares = shares;
         this.baskets = baskets;
         this.catalogues = catalogues;
     }
@@ -105,7 +109,14 @@ class GoodsController {
         Formats f = Formats.of(model);
         Links links = (Links) Objects.requireNonNull(model.getAttribute("links"));
         boolean wrong = Boolean.TRUE.equals(priceWrong);
-        model.addAttribute("shareAs", address.of("/vouchers/" + offer.id()));
+        String path = "/vouchers/" + offer.id();
+        model.addAttribute(
+                "shareAs",
+                shares.of(
+                        path,
+                        offer.story(),
+                        new Linked(catalogues.catalogue(), f, address.of("/"))
+                                .product(offer.title(), offer.story(), offer.from(), address.of(path))));
         model.addAttribute(
                 "page",
                 new PrepaidPage(

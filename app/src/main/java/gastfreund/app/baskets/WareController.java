@@ -2,6 +2,8 @@ package gastfreund.app.baskets;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.extras.Ware;
+import gastfreund.app.found.Linked;
+import gastfreund.app.found.Shares;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Address;
 import gastfreund.app.pages.Field;
@@ -31,12 +33,19 @@ class WareController {
     private final PrepaidService prepaid;
     private final CatalogueService catalogues;
     private final Address address;
+    private final Shares shares;
 
-    WareController(BasketService baskets, PrepaidService prepaid, CatalogueService catalogues, Address address) {
+    WareController(
+            BasketService baskets,
+            PrepaidService prepaid,
+            CatalogueService catalogues,
+            Address address,
+            Shares shares) {
         this.baskets = baskets;
         this.prepaid = prepaid;
         this.catalogues = catalogues;
         this.address = address;
+        this.shares = shares;
     }
 
     /**
@@ -60,7 +69,14 @@ class WareController {
         List<Field.Option> counts = IntStream.rangeClosed(1, atOnce)
                 .mapToObj(n -> Field.Option.of(Integer.toString(n), Integer.toString(n)))
                 .toList();
-        model.addAttribute("shareAs", address.of("/goods/" + id));
+        String path = "/goods/" + id;
+        model.addAttribute(
+                "shareAs",
+                shares.of(
+                        path,
+                        ware.story(),
+                        new Linked(catalogues.catalogue(), f, address.of("/"))
+                                .product(ware.title(), ware.story(), ware.price(), address.of(path))));
         model.addAttribute(
                 "page",
                 new WarePage(

@@ -3,6 +3,9 @@ package gastfreund.app.openings;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.extras.CheckoutRules;
+import gastfreund.app.extras.Story;
+import gastfreund.app.found.Linked;
+import gastfreund.app.found.Shares;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Address;
 import gastfreund.app.pages.Links;
@@ -21,6 +24,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The house's page and the offers' pages. */
 @Controller
@@ -30,6 +34,7 @@ class FrontController {
     private final CatalogueService catalogues;
     private final PanelService panels;
     private final Address address;
+    private final Shares shares;
     private final Sightings sightings;
     private final VisitorMarks marks;
     private final Clock clock;
@@ -38,11 +43,13 @@ class FrontController {
             CatalogueService catalogues,
             PanelService panels,
             Address address,
+            Shares shares,
             Sightings sightings,
             VisitorMarks marks,
             Clock clock,
             NextOpenings next) {
         this.sightings = sightings;
+        this.shares = shares;
         this.marks = marks;
         this.next = next;
         this.address = address;
@@ -57,7 +64,10 @@ class FrontController {
             return "redirect:/desk/welcome";
         }
         look(links, visitor);
-        model.addAttribute("shareAs", address.of("/"));
+        Catalogue catalogue = catalogues.catalogue();
+        model.addAttribute(
+                "shareAs",
+                shares.of("/", catalogue.story(), new Linked(catalogue, Formats.of(model), address.of("/")).house()));
         model.addAttribute(
                 "page",
                 HousePage.of(
@@ -77,7 +87,7 @@ class FrontController {
                 .checkout()
                 .text(id)
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-        model.addAttribute("shareAs", address.of("/texts/" + text.id()));
+        model.addAttribute("shareAs", shares.of("/texts/" + text.id(), Story.none(), null));
         model.addAttribute("page", text);
         return "openings/text";
     }
@@ -107,17 +117,28 @@ class FrontController {
         Formats f = Formats.of(model);
         OfferPage.Gone wanted =
                 gone == null ? null : OfferPage.Gone.of(gone, Panel.whyGone(why), panels.nearest(choice, gone), f);
-        model.addAttribute("shareAs", address.of("/offers/" + offer.id()));
+        Panel panel = panels.panel(choice, links.basket());
         model.addAttribute(
-                "page",
-                OfferPage.of(
-                        catalogue,
-                        offer,
-                        wanted,
-                        panels.panel(choice, links.basket()),
-                        choice.keepAddress(links.basket()),
-                        f));
+                "shareAs",
+                shares.of("/offers/" + offer.id(), catalogue.storyOf(offer), linked(catalogue, offer, panel, f)));
+        model.addAttribute(
+                "page", OfferPage.of(catalogue, offer, wanted, panel, choice.keepAddress(links.basket()), f));
         return "openings/offer";
+    }
+
+    /** What an offer says of itself to machines: its dates, where it has some of its own. */
+    private ObjectNode linked(Catalogue catalogue, Offer offer, Panel panel, Formats f) {
+        Linked linked = new Linked(catalogue, f, address.of("/"));
+        String here = address.of("/offers/" + offer.id());
+        return offer.hasTimetable()
+                ? linked.events(
+                        offer,
+                        here,
+                        panel.ribbon().days().stream()
+                                .flatMap(d -> d.slots().stream())
+                                .map(s -> new Linked.Session(s.time(), s.price(), s.left()))
+                                .toList())
+                : linked.service(offer, here);
     }
 
     private void look(Links links, Visitor visitor) {

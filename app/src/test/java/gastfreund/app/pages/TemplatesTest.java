@@ -79,7 +79,7 @@ class TemplatesTest {
     @Test
     void everyAddressIsALink() throws IOException {
         assertThat(found(Pattern.compile(
-                        "th:(?:href|src|action|formaction)=\"(?!@|~)\\$\\{(?!order\\.contact|place\\.map|shareAs"
+                        "th:(?:href|src|action|formaction)=\"(?!@|~)\\$\\{(?!order\\.contact|place\\.map|shareAs|other\\.address"
                                 + "|page\\.picture)[^\"]*+")))
                 .filteredOn(f -> !f.startsWith("messages/"))
                 .isEmpty();
