@@ -53,6 +53,8 @@ abstract class Accessibility extends DemoHouseTest {
                     "/vouchers/clay-card",
                     "/goods/clay-bag",
                     "/texts/rules",
+                    "/embed/offers/firing?accent=2d6a4f",
+                    "/embed/offers/firing?without=text&scheme=dark",
                     basket,
                     basket + "/checkout",
                     "/desk/sign-in")) {

@@ -72,6 +72,7 @@ class PagesTest extends DemoHouseTest {
         paths.put("voucher", "/vouchers/voucher");
         paths.put("ware", "/goods/clay-bag");
         paths.put("text", "/texts/rules");
+        paths.put("embedded", "/embed/offers/firing?accent=2d6a4f&without=text&scheme=dark");
         paths.put("basket", basket);
         paths.put("checkout", basket + "/checkout");
         paths.put(
