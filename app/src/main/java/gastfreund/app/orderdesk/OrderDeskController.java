@@ -94,6 +94,7 @@ class OrderDeskController {
                 "page",
                 new OrdersPage(
                         source,
+                        host.may(Right.SEE_ALL),
                         endings.asking().stream()
                                 .filter(o -> sight.sees(host, o))
                                 .map(o -> asking(o, f))

@@ -6,10 +6,11 @@ import java.util.List;
  * What the list of orders shows.
  *
  * @param source from where those came whose orders are shown; empty: all are
+ * @param whole whether the reader sees all orders
  * @param asking those that ask for an answer
  * @param owing those that were asked to pay what is left, and have not yet
  */
-public record OrdersPage(String source, List<Waiting> asking, List<Waiting> owing, List<Row> rows) {
+public record OrdersPage(String source, boolean whole, List<Waiting> asking, List<Waiting> owing, List<Row> rows) {
 
     /** An order that waits for somebody, and what for. */
     public record Waiting(String address, String guest, String what) {}

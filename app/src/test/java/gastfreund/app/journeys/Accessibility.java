@@ -82,6 +82,7 @@ abstract class Accessibility extends DemoHouseTest {
             for (String path : List.of(
                     "/desk/ways",
                     "/desk/payments",
+                    "/desk/orders/sources",
                     "/desk/account",
                     "/desk/account/second-factor",
                     "/desk/sign-ins",

@@ -99,6 +99,7 @@ class PagesTest extends DemoHouseTest {
         desk.put("orders", "/desk/orders");
         desk.put("order", "/desk/orders/" + number);
         desk.put("payments", "/desk/payments");
+        desk.put("sources", "/desk/orders/sources");
         desk.put("ways", "/desk/ways");
         desk.put("guests", "/desk/guests");
         desk.put("account", "/desk/account");

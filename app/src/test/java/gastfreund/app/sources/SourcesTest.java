@@ -68,6 +68,7 @@ class SourcesTest extends DemoHouseTest {
         assertThat(host.get("/desk/orders?from=autumn-card").body())
                 .contains("Only orders of those who came from autumn-card", "Autumn Guest");
         assertThat(host.get("/desk/orders?from=nowhere").body()).doesNotContain("Autumn Guest");
+        assertThat(host.get("/desk/orders/sources").body()).contains("autumn-card", "began a basket");
         assertThat(host.get("/desk/orders/" + order.number()).body()).contains("came from autumn-card");
     }
 

@@ -1,0 +1,34 @@
+package gastfreund.app.orderdesk;
+
+import gastfreund.app.hosts.Needs;
+import gastfreund.app.hosts.Right;
+import gastfreund.app.sources.Came;
+import gastfreund.app.sources.Sightings;
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** Where guests come from, and what came of it. */
+@Controller
+class SourcesController {
+
+    /**
+     * @param days over how many
+     * @param rows the most booked first
+     */
+    public record SourcesPage(int days, List<Came> rows) {}
+
+    private final Sightings sightings;
+
+    SourcesController(Sightings sightings) {
+        this.sightings = sightings;
+    }
+
+    @Needs(Right.SEE_ALL)
+    @GetMapping("/desk/orders/sources")
+    String sources(Model model) {
+        model.addAttribute("page", new SourcesPage(Sightings.DAYS, sightings.lately()));
+        return "orderdesk/sources";
+    }
+}
