@@ -50,7 +50,7 @@ class Panel extends HTMLElement {
   connectedCallback() {
     if (this.#frame) return;
     this.#words = WORDS[(this.getAttribute('lang') || this.closest('[lang]')?.lang || navigator.language).slice(0, 2)] || WORDS.en;
-    this.#root.innerHTML = '<slot></slot>';
+    this.#root.replaceChildren(document.createElement('slot'));
     this.#dress();
     try {
       this.#house = new URL(this.getAttribute('house'));

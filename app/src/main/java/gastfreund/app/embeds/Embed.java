@@ -80,7 +80,7 @@ public record Embed(Map<String, String> said, List<String> wrong) {
     }
 
     /** The origin of an address; empty where it is none of a web page. */
-    static String origin(String address) {
+    public static String origin(String address) {
         try {
             URI uri = URI.create(address);
             boolean web = "https".equals(uri.getScheme()) || "http".equals(uri.getScheme());

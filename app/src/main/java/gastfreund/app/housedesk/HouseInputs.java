@@ -42,6 +42,7 @@ final class HouseInputs {
             .with("extra/look/font", Sorts.word("house", "plain", "book"), word("house"))
             .with("extra/opening", Sorts.word("everybody", "hosts", "nobody"), word("everybody"))
             .with("extra/closedWords", Sort.TEXT)
+            .with("extra/sites", new SitesSort())
             .with("extra/waits/holdMinutes", Sort.SPAN, Sort.number(15))
             .with("extra/waits/answerHours", Sort.HOURS, Sort.number(24))
             .withTruth("extra/checkout/straight")

@@ -92,6 +92,9 @@ final class HouseParts {
                         .withTicks(List.of(
                                 ask.tick("extra/checkout/straight", f.text("sheet.straight")),
                                 ask.tick("extra/checkout/confirmByMail", f.text("sheet.confirmByMail")))),
+                Part.of("sites")
+                        .titled(f.text("sheet.sites"))
+                        .withFields(List.of(ask.text("extra/sites").help(f.text("sheet.sitesHelp")))),
                 Part.of(
                                 "calls",
                                 ask.clause(

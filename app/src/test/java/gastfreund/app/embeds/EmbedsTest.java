@@ -3,6 +3,7 @@ package gastfreund.app.embeds;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.DemoHouseTest;
+import gastfreund.app.HostBrowser;
 import gastfreund.app.catalogue.CatalogueEdits;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -150,5 +151,20 @@ class EmbedsTest extends DemoHouseTest {
                 .headers()
                 .firstValue("Location")
                 .orElse("");
+    }
+
+    @Test
+    void theOwnerSaysOnWhichSites() {
+        HostBrowser host = new HostBrowser(address(""), somebody());
+        host.signIn("okka@quillmere.example", "clay and water");
+        String sheet = "/desk/house/about";
+        host.get(sheet + "?tab=booking");
+        host.post(sheet, Map.of("tab", "booking", "extra/sites", "https://"));
+        assertThat(host.get(sheet + "?tab=booking").body()).contains("This cannot be read.");
+        host.post(
+                sheet + "/keep",
+                Map.of("tab", "booking", "extra/sites", "gazette.example\nhttp://shop.example:81/x?y"));
+        assertThat(header(get(OFFER), "Content-Security-Policy"))
+                .contains("frame-ancestors https://gazette.example http://shop.example:81");
     }
 }
