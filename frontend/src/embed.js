@@ -88,7 +88,6 @@ class Panel extends HTMLElement {
     const offer = this.getAttribute('offer');
     const address = new URL(offer ? `${base}/embed/offers/${encodeURIComponent(offer)}` : `${base}/embed/`);
     if (offer) for (const name of CHOSEN) if (this.hasAttribute(name)) address.searchParams.set(name, this.getAttribute(name));
-    if (this.hasAttribute('category')) address.searchParams.set('category', this.getAttribute('category'));
     return this.#asked(address);
   }
 

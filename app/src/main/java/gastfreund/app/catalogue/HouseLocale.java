@@ -28,9 +28,6 @@ import org.springframework.web.util.WebUtils;
  */
 final class HouseLocale implements LocaleResolver, HandlerInterceptor {
 
-    /** The attribute of a request that asks for a language in its path; nothing is remembered of such. */
-    static final String ASKED = "asked-language";
-
     private static final String LANGUAGE = "language";
     private static final Duration KEPT = Duration.ofDays(365);
 
@@ -53,7 +50,7 @@ final class HouseLocale implements LocaleResolver, HandlerInterceptor {
         List<Locale> spoken = spoken(request);
         Cookie chosen = WebUtils.getCookie(request, LANGUAGE);
         return find(spoken, asked(request))
-                .or(() -> find(spoken, (String) request.getAttribute(ASKED)))
+                .or(() -> find(spoken, (String) request.getAttribute(Languages.ASKED)))
                 .or(() -> find(spoken, chosen == null ? null : chosen.getValue()))
                 .or(() -> wanted(spoken, request))
                 .orElse(spoken.get(0));
@@ -102,7 +99,7 @@ final class HouseLocale implements LocaleResolver, HandlerInterceptor {
     /** Remembers what a visitor chose. */
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-        boolean inFrame = request.getAttribute(ASKED) != null;
+        boolean inFrame = request.getAttribute(Languages.ASKED) != null;
         find(spoken(request), inFrame ? null : asked(request))
                 .ifPresent(language -> response.addHeader(
                         HttpHeaders.SET_COOKIE,

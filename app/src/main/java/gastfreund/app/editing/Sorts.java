@@ -122,33 +122,37 @@ public final class Sorts {
     };
 
     /** Times of the day: {@code 9:00, 11:00, 14:30}. */
-    public static final Sort TIMES = new Sort() {
+    public static final Sort TIMES = new Each(BETWEEN_TIMES, TIME_OF_DAY, 600);
+
+    /**
+     * Several of a kind, said with commas between them.
+     *
+     * @param between what stands between two of them where they are typed
+     * @param most how much may be typed
+     */
+    public record Each(Pattern between, Sort one, int most) implements Sort {
+
         @Override
         public Optional<JsonNode> read(String typed, Formats f) {
-            ArrayNode times = JSON.arrayNode();
-            for (String one :
-                    BETWEEN_TIMES.splitAsStream(typed).filter(t -> !t.isEmpty()).toList()) {
-                Optional<String> time = time(one);
-                if (time.isEmpty()) {
+            ArrayNode all = JSON.arrayNode();
+            for (String piece :
+                    between.splitAsStream(typed).filter(t -> !t.isEmpty()).toList()) {
+                Optional<JsonNode> read = one.read(piece, f);
+                if (read.isEmpty()) {
                     return Optional.empty();
                 }
-                times.add(time.get());
+                all.add(read.get());
             }
-            return Optional.of(times);
+            return Optional.of(all);
         }
 
         @Override
         public String said(JsonNode member, Formats f) {
-            List<String> times = new ArrayList<>();
-            member.forEach(t -> times.add(TIME_OF_DAY.said(t, f)));
-            return String.join(", ", times);
+            List<String> all = new ArrayList<>();
+            member.forEach(m -> all.add(one.said(m, f)));
+            return String.join(", ", all);
         }
-
-        @Override
-        public int most() {
-            return 600;
-        }
-    };
+    }
 
     private static Optional<String> time(String typed) {
         Matcher time = TIME.matcher(typed);

@@ -1,6 +1,7 @@
 package gastfreund.app.embeds;
 
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.languages.Languages;
 import gastfreund.app.pages.Mounted;
 import gastfreund.app.sources.Source;
 import gastfreund.app.strangers.Framing;
@@ -10,7 +11,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
-import java.util.function.Predicate;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -55,7 +55,7 @@ class EmbedMount extends OncePerRequestFilter {
         String path = Mounted.pathOf(request);
         if (request.getAttribute(Embed.ATTRIBUTE) instanceof Embed embed) {
             // The page of an error, in the frame in which it went wrong.
-            chain.doFilter(Mounted.under(request, mount(embed)), response);
+            chain.doFilter(Mounted.under(request, UNDER + segment(embed)), response);
             return;
         }
         if (!path.equals(UNDER) && !path.startsWith(UNDER + "/")) {
@@ -70,26 +70,25 @@ class EmbedMount extends OncePerRequestFilter {
         String language = looks ? request.getParameter("language") : null;
         Embed embed = language == null ? said : said.in(language);
         HttpServletRequest inner = Mounted.under(
-                Mounted.under(request, UNDER),
-                written.isEmpty() ? "" : "/" + SAID + written,
-                mount(embed).substring(UNDER.length()));
+                Mounted.under(request, UNDER), written.isEmpty() ? "" : "/" + SAID + written, segment(embed));
         String page = inner.getServletPath();
-        Predicate<String> begins = page::startsWith;
         request.setAttribute(Embed.ATTRIBUTE, embed);
         request.setAttribute(Framing.ATTRIBUTE, ancestors());
-        request.setAttribute("asked-language", embed.lang());
+        request.setAttribute(Languages.ASKED, embed.lang());
         if (!embed.from().isEmpty()) {
             request.setAttribute(Source.ATTRIBUTE, embed.from());
         }
-        if (page.equals("/") || PAGES.stream().anyMatch(begins)) {
+        if (page.equals("/") || PAGES.stream().anyMatch(page::startsWith)) {
             chain.doFilter(inner, response);
         } else {
             response.sendError(HttpServletResponse.SC_NOT_FOUND);
         }
     }
 
-    private static String mount(Embed embed) {
-        return UNDER + (embed.written().isEmpty() ? "" : "/" + SAID + embed.written());
+    /** How it looks, as its pages' paths begin; empty where nothing is asked of it. */
+    private static String segment(Embed embed) {
+        String written = embed.written();
+        return written.isEmpty() ? "" : "/" + SAID + written;
     }
 
     /** How it looks, as the path says it; empty where it says nothing. */

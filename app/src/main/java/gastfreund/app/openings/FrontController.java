@@ -71,7 +71,7 @@ class FrontController {
         model.addAttribute(
                 "page",
                 HousePage.of(
-                        catalogues.catalogue(),
+                        catalogue,
                         offer -> next.of(offer).map(e -> e.time().start()),
                         clock.instant(),
                         links,
@@ -96,6 +96,7 @@ class FrontController {
      * An offer's page, or only its panel.
      *
      * @param gone a start that the guest wanted and could not have, in minutes
+     * @param fragment the part that is asked for alone; empty: the whole page is
      */
     @Partial("panel")
     @GetMapping("/offers/{id}")
@@ -104,6 +105,7 @@ class FrontController {
             @ModelAttribute Choice.Asked asked,
             @RequestParam(required = false) @Minute Long gone,
             @RequestParam(required = false) String why,
+            @RequestParam(defaultValue = "") String fragment,
             @ModelAttribute(name = "links", binding = false) Links links,
             Visitor visitor,
             Model model) {
@@ -118,9 +120,12 @@ class FrontController {
         OfferPage.Gone wanted =
                 gone == null ? null : OfferPage.Gone.of(gone, Panel.whyGone(why), panels.nearest(choice, gone), f);
         Panel panel = panels.panel(choice, links.basket());
-        model.addAttribute(
-                "shareAs",
-                shares.of("/offers/" + offer.id(), catalogue.storyOf(offer), linked(catalogue, offer, panel, f)));
+        // The head of a page goes with the whole of it only.
+        if (!fragment.equals("panel")) {
+            model.addAttribute(
+                    "shareAs",
+                    shares.of("/offers/" + offer.id(), catalogue.storyOf(offer), linked(catalogue, offer, panel, f)));
+        }
         model.addAttribute(
                 "page", OfferPage.of(catalogue, offer, wanted, panel, choice.keepAddress(links.basket()), f));
         return "openings/offer";
