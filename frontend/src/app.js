@@ -2,6 +2,7 @@
 // policy allows no expressions to be evaluated.
 import { calendarFile } from './components/calendar-file.js';
 import { checkout, once } from './components/forms.js';
+import { copies } from './components/copies.js';
 import { countdown } from './components/countdown.js';
 import { desk } from './components/desk.js';
 import { draft } from './components/draft.js';
@@ -16,7 +17,7 @@ document.addEventListener('alpine:init', () => {
 
   // Its attributes are data of our own, so that a page is plain HTML.
   Alpine.prefix('data-x-');
-  for (const [name, component] of Object.entries({ calendarFile, checkout, countdown, desk, draft, explainer, here, hours, once, ordered, panel })) {
+  for (const [name, component] of Object.entries({ calendarFile, checkout, copies, countdown, desk, draft, explainer, here, hours, once, ordered, panel })) {
     Alpine.data(name, component);
   }
 });

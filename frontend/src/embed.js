@@ -1,7 +1,8 @@
 // <gastfreund-panel>: a house's booking inside somebody else's page. Without this script the link inside it stays.
 const HASH = /^#gastfreund=([\w-]{20,60})$/;
-const PASSED = ['accent', 'font', 'ground', 'corners', 'lang', 'without', 'from'];
+const PASSED = ['look', 'accent', 'font', 'ground', 'corners', 'lang', 'without', 'from'];
 const CHOSEN = ['length', 'staff', 'place', 'party'];
+const VIEWS = ['mine'];
 const PATIENCE = 4000;
 const WORDS = {
   en: { away: 'Booking cannot be shown here just now.', open: 'Book', close: 'Close' },
@@ -86,7 +87,10 @@ class Panel extends HTMLElement {
       return this.#asked(new URL(`${base}/embed/back/${ticket}`));
     }
     const offer = this.getAttribute('offer');
-    const address = new URL(offer ? `${base}/embed/offers/${encodeURIComponent(offer)}` : `${base}/embed/`);
+    const view = this.getAttribute('view') || '';
+    const address = new URL(`${base}/embed/${offer ? `offers/${encodeURIComponent(offer)}` : VIEWS.includes(view) ? view : ''}`);
+    if (view && !VIEWS.includes(view)) console.warn('gastfreund-panel: not as it can be had: view.');
+    if (!offer && this.hasAttribute('category')) address.searchParams.set('category', this.getAttribute('category'));
     if (offer) for (const name of CHOSEN) if (this.hasAttribute(name)) address.searchParams.set(name, this.getAttribute(name));
     return this.#asked(address);
   }

@@ -72,12 +72,16 @@ export const draft = () => ({
     const mine = (this.asked += 1);
     const form = this.$root.querySelector('#one');
     const body = new URLSearchParams(new FormData(form));
+    const asks = form.method === 'get';
+    const address = asks ? `${form.action}?${body}` : form.action;
     body.set('fragment', this.$root.dataset.fragment);
     try {
-      const answer = await fetch(form.action, { method: 'POST', body });
+      const answer = await (asks ? fetch(`${form.action}?${body}`) : fetch(address, { method: 'POST', body }));
       if (!answer.ok) throw new Error(answer.statusText);
       const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
-      if (mine === this.asked) this.take(html);
+      if (mine !== this.asked) return;
+      this.take(html);
+      if (asks) history.replaceState(history.state, '', address);
     } catch {
       if (mine === this.asked && !isLeaving()) form.submit();
     }
@@ -105,9 +109,13 @@ export const draft = () => ({
   // What was unfolded stays so.
   replace(old, part) {
     const fresh = document.importNode(part, true);
+    if (old.isEqualNode(fresh)) return;
     const stays = old.querySelector('[data-stays]');
     if (stays && stays.contains(document.activeElement)) return;
-    if (old.querySelector('details[open]')) fresh.querySelector('details')?.setAttribute('open', '');
+    const open = [...old.querySelectorAll('details')].map((one) => one.open);
+    [...fresh.querySelectorAll('details')].forEach((one, i) => {
+      one.open = open.length > i ? open[i] : one.open;
+    });
     old.replaceWith(fresh);
   },
 

@@ -75,6 +75,7 @@ class ArchitectureTest {
             "household",
             "offerdesk",
             "files",
+            "sharing",
             "housedesk",
             "explainer",
             "access",

@@ -32,7 +32,10 @@ public final class FaultWords {
         KNOWN.put(Pattern.compile("must be one of (.*)"), "fault.oneOf");
         KNOWN.put(Pattern.compile("must be (?:a colour as #4f6b46)"), "fault.colour");
         KNOWN.put(Pattern.compile("is too light to be read on paper; (.*) could be"), "fault.light");
+        KNOWN.put(Pattern.compile("must be a colour as .* that can be read on paper"), "fault.readable");
         KNOWN.put(Pattern.compile("must be a site as .*"), "fault.site");
+        KNOWN.put(Pattern.compile("must be of at most (\\d+) characters"), "fault.tooLong");
+        KNOWN.put(Pattern.compile("can be (\\d+) at most"), "fault.most");
         KNOWN.put(Pattern.compile("must be one or two characters"), "fault.sign");
         KNOWN.put(Pattern.compile("must be two letters of a country.*"), "fault.country");
         KNOWN.put(Pattern.compile("must be the file name of a picture"), "fault.picture");
@@ -47,7 +50,7 @@ public final class FaultWords {
         KNOWN.put(Pattern.compile("is not known here"), "fault.notKnown");
         KNOWN.put(
                 Pattern.compile(
-                        "(?:has two with the (?:same )?id.*|is the id of another .*|two with the id .*|is there already)"),
+                        "(?:has two with the (?:same )?id.*|is the (?:id|name) of another .*|two with the id .*|is there already)"),
                 "fault.twice");
         KNOWN.put(Pattern.compile("is equal to another code"), "fault.code");
         KNOWN.put(Pattern.compile("must have something to choose"), "fault.options");

@@ -1,8 +1,10 @@
 package gastfreund.app.embeds;
 
+import gastfreund.app.extras.Sharing;
 import gastfreund.app.languages.Languages;
 import gastfreund.app.pages.Palette;
 import gastfreund.app.sources.Source;
+import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -15,6 +17,7 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,11 +36,49 @@ public record Embed(Map<String, String> said, List<String> wrong) {
     static final List<String> FIELDS =
             List.of("accent", "font", "family", "ground", "corners", "lang", "without", "scheme", Source.FIELD, "page");
 
+    /** By which a look is asked that the house has kept under a name. */
+    private static final String LOOK = "look";
+
     private static final int MOST = 1000;
     private static final Pattern FAMILY = Pattern.compile("\\A[\\w \"',.-]{1,200}+\\z");
     private static final Pattern HEX = Pattern.compile("\\A#?+[0-9a-fA-F]{6}+\\z");
 
-    /** @param field gives what is asked by name; null: nothing is */
+    /**
+     * What is asked, on top of the look that is asked by its name.
+     *
+     * @param field gives what is asked by name; null: nothing is
+     * @param kept gives the look that the house has kept under a name
+     */
+    public static Embed of(
+            Function<String, @Nullable String> field, Function<String, Optional<Sharing.PanelLook>> kept) {
+        String name = field.apply(LOOK);
+        if (name == null || name.isBlank()) {
+            return of(field);
+        }
+        Optional<Sharing.PanelLook> look = kept.apply(name.strip());
+        if (look.isEmpty()) {
+            Embed plain = of(field);
+            return new Embed(
+                    plain.said(),
+                    Stream.concat(Stream.of(LOOK), plain.wrong().stream()).toList());
+        }
+        Map<String, String> values = values(look.get());
+        return of(one -> {
+            String asked = field.apply(one);
+            return asked == null || asked.isBlank() ? values.get(one) : asked;
+        });
+    }
+
+    private static Map<String, String> values(Sharing.PanelLook look) {
+        return Map.of(
+                "accent", look.accent(),
+                "font", look.font(),
+                "ground", look.ground(),
+                "corners", look.corners(),
+                "lang", look.lang(),
+                "without", look.without());
+    }
+
     static Embed of(Function<String, @Nullable String> field) {
         Map<String, String> said = new TreeMap<>();
         List<String> wrong = new ArrayList<>();
@@ -77,6 +118,18 @@ public record Embed(Map<String, String> said, List<String> wrong) {
     private static Optional<String> without(String asked) {
         List<String> parts = List.of(asked.split("[ ,]+"));
         return List.of("picture", "text").containsAll(parts) ? Optional.of(String.join(" ", parts)) : Optional.empty();
+    }
+
+    /** Notes that a panel's page cannot have what was asked of it, beside its looks. */
+    public static void cannotHave(HttpServletRequest request, List<String> names) {
+        if (request.getAttribute(ATTRIBUTE) instanceof Embed embed && !names.isEmpty()) {
+            request.setAttribute(
+                    ATTRIBUTE,
+                    new Embed(
+                            embed.said(),
+                            Stream.concat(embed.wrong().stream(), names.stream())
+                                    .toList()));
+        }
     }
 
     /** The origin of an address; empty where it is none of a web page. */

@@ -11,6 +11,10 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -41,6 +45,8 @@ class EmbedMount extends OncePerRequestFilter {
             "/vendor/",
             "/look/",
             "/back/",
+            "/neighbour",
+            "/mine",
             "/closed");
 
     private final CatalogueService catalogues;
@@ -65,8 +71,7 @@ class EmbedMount extends OncePerRequestFilter {
         String written = written(path);
         // A form says nothing of looks: its body is nobody's business yet.
         boolean looks = "GET".equals(request.getMethod());
-        Embed said =
-                written.isEmpty() ? Embed.of(name -> looks ? request.getParameter(name) : null) : Embed.read(written);
+        Embed said = written.isEmpty() ? asked(looks ? request::getParameter : name -> null) : Embed.read(written);
         String language = looks ? request.getParameter("language") : null;
         Embed embed = language == null ? said : said.in(language);
         HttpServletRequest inner = Mounted.under(
@@ -85,6 +90,12 @@ class EmbedMount extends OncePerRequestFilter {
         }
     }
 
+    private Embed asked(Function<String, @Nullable String> field) {
+        return Embed.of(
+                field,
+                name -> catalogues.findPlain().flatMap(c -> c.extras().sharing().look(name)));
+    }
+
     /** How it looks, as its pages' paths begin; empty where nothing is asked of it. */
     private static String segment(Embed embed) {
         String written = embed.written();
@@ -101,10 +112,11 @@ class EmbedMount extends OncePerRequestFilter {
         return path.substring(from + 1, end < 0 ? path.length() : end);
     }
 
-    /** Who may have it in a frame, as the policy of a page names them. */
+    /** Who may have it in a frame, as the policy of a page names them; the desk itself, which shows how it looks. */
     private String ancestors() {
-        List<String> sites = catalogues.findPlain().map(c -> c.extras().sites()).orElse(List.of());
-        return sites.isEmpty() ? "'none'" : String.join(" ", sites);
+        List<String> sites =
+                catalogues.findPlain().map(c -> c.extras().sharing().sites()).orElse(List.of());
+        return Stream.concat(Stream.of("'self'"), sites.stream()).collect(Collectors.joining(" "));
     }
 
     @Override

@@ -4,7 +4,6 @@ import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.pages.Address;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -59,8 +58,8 @@ class FrameWays implements WebMvcConfigurer, HandlerInterceptor {
     }
 
     private String back(Embed embed, String booking) {
-        List<String> sites = catalogues.catalogue().extras().sites();
-        boolean known = !embed.page().isEmpty() && (sites.contains("*") || sites.contains(Embed.origin(embed.page())));
+        boolean known = !embed.page().isEmpty()
+                && catalogues.catalogue().extras().sharing().mayStandOn(Embed.origin(embed.page()));
         String page = embed.page();
         int mark = page.indexOf('#');
         return known

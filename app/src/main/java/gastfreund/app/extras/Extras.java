@@ -39,7 +39,7 @@ public record Extras(
         Quiet quiet,
         Map<String, CodeRules> codes,
         List<Ware> wares,
-        List<String> sites) {
+        Sharing sharing) {
 
     /** Reads them; what is wrong is noted as problems of the file. */
     public static Extras of(Node file) {
@@ -109,7 +109,7 @@ public record Extras(
                 Quiet.of(house),
                 codes(file),
                 Ware.of(house, sold),
-                Sites.of(house));
+                Sharing.of(house));
     }
 
     /** Where the price is agreed, the guest asks and is charged nothing before the host has named it. */

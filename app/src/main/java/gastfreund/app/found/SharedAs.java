@@ -12,6 +12,11 @@ import java.util.List;
  */
 public record SharedAs(String address, String picture, List<Other> others, String linked) {
 
+    /** Whether its picture was drawn for it. */
+    public boolean isDrawn() {
+        return picture.endsWith("/shared.png");
+    }
+
     /** @param tag of the language; {@code x-default}: whatever the reader's browser asks for */
     public record Other(String tag, String address) {}
 }

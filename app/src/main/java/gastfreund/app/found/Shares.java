@@ -3,11 +3,11 @@ package gastfreund.app.found;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.extras.Story;
 import gastfreund.app.pages.Address;
+import gastfreund.app.pictures.PictureName;
 import gastfreund.housefile.HouseFile;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -15,8 +15,6 @@ import tools.jackson.databind.JsonNode;
 /** Says of a page as what it is shared and found. */
 @Component
 public class Shares {
-
-    private static final Pattern POINTS = Pattern.compile("\\A[a-z0-9-]++\\.(?:png|jpg|webp)\\z");
 
     private final CatalogueService catalogues;
     private final Address address;
@@ -32,8 +30,16 @@ public class Shares {
      * @param linked what it says of itself; null: nothing
      */
     public SharedAs of(String path, Story story, @Nullable JsonNode linked) {
-        String picture = POINTS.matcher(story.picture()).matches() ? address.of("/pictures/" + story.picture()) : "";
-        return new SharedAs(address.of(path), picture, others(path), linked == null ? "" : written(linked));
+        return new SharedAs(
+                address.of(path), picture(path, story), others(path), linked == null ? "" : written(linked));
+    }
+
+    /** The house and its offers have pictures drawn for them; everything else has its own, if it has one of points. */
+    private String picture(String path, Story story) {
+        if (path.equals("/") || path.startsWith("/offers/")) {
+            return address.of((path.equals("/") ? "" : path) + "/shared.png");
+        }
+        return PictureName.isOfPoints(story.picture()) ? address.of("/pictures/" + story.picture()) : "";
     }
 
     private List<SharedAs.Other> others(String path) {

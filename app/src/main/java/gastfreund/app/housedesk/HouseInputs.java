@@ -5,6 +5,7 @@ import gastfreund.app.editing.Sort;
 import gastfreund.app.editing.Sorts;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.languages.Languages;
+import gastfreund.app.sharing.SitesSort;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -80,6 +80,19 @@ public class Outbox {
                 now.plus(DAY.multipliedBy(ahead / mailed.limits().letters())));
     }
 
+    /**
+     * Takes a message that somebody has asked for, who may not be its reader, unless a like one went to the same address
+     * lately; it does not count among those that an address gets in a day.
+     *
+     * @param lately for how long that is
+     */
+    public void putUnlessLately(Letter letter, Duration lately) {
+        Instant now = clock.instant();
+        if (!store.hasSince(letter.recipient(), letter.kind(), now.minus(lately))) {
+            store.insert(tokens.next(), letter, now, now);
+        }
+    }
+
     /** Whether letters can go out: a sender and the house's own address must have been set. */
     public boolean canSend() {
         return !mailed.mailFrom().isBlank() && address.canBeWritten();

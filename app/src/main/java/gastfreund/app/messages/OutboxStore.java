@@ -60,6 +60,14 @@ class OutboxStore {
                 .single();
     }
 
+    /** Whether a recipient has a letter of a kind that was put after an instant. */
+    boolean hasSince(String recipient, String kind, Instant since) {
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM outbox WHERE recipient = ? AND created_at > ? AND kind = ?)")
+                .params(recipient, since.getEpochSecond(), kind)
+                .query(Boolean.class)
+                .single();
+    }
+
     int countWaiting() {
         return jdbc.sql("SELECT count(*) FROM outbox WHERE sent_at IS NULL")
                 .query(Integer.class)

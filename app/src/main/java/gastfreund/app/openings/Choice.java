@@ -14,6 +14,7 @@ import gastfreund.core.openings.Query;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -98,6 +99,28 @@ public record Choice(
                 date(asked.since()),
                 "",
                 null);
+    }
+
+    /** The names of what was asked and cannot be had, so that something else stands in for it. */
+    List<String> otherThan(Asked asked) {
+        List<String> other = new ArrayList<>();
+        if (asked.party() != null && asked.party() != party) {
+            other.add("party");
+        }
+        if (id(asked.length()).filter(l -> !l.equals(length.id().value())).isPresent()) {
+            other.add("length");
+        }
+        if (id(asked.staff())
+                .filter(s -> staff == null || !s.equals(staff.value()))
+                .isPresent()) {
+            other.add("staff");
+        }
+        if (id(asked.place())
+                .filter(p -> place == null || !p.equals(place.value()))
+                .isPresent()) {
+            other.add("place");
+        }
+        return other;
     }
 
     private static int unitsOf(Length length, int wanted) {

@@ -2,6 +2,7 @@ package gastfreund.app.openings;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.embeds.Embed;
 import gastfreund.app.extras.CheckoutRules;
 import gastfreund.app.extras.Story;
 import gastfreund.app.found.Linked;
@@ -15,7 +16,9 @@ import gastfreund.app.strangers.Visitor;
 import gastfreund.app.strangers.VisitorMarks;
 import gastfreund.app.typed.Minute;
 import gastfreund.core.offers.Offer;
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
+import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -59,12 +62,21 @@ class FrontController {
     }
 
     @GetMapping("/")
-    String house(@ModelAttribute(name = "links", binding = false) Links links, Visitor visitor, Model model) {
+    String house(
+            @RequestParam(defaultValue = "") String category,
+            @ModelAttribute(name = "links", binding = false) Links links,
+            Visitor visitor,
+            HttpServletRequest request,
+            Model model) {
         if (catalogues.find().isEmpty()) {
             return "redirect:/desk/welcome";
         }
         look(links, visitor);
         Catalogue catalogue = catalogues.catalogue();
+        String only = HousePage.has(catalogue, category) ? category : "";
+        if (!only.equals(category)) {
+            Embed.cannotHave(request, List.of("category"));
+        }
         model.addAttribute(
                 "shareAs",
                 shares.of("/", catalogue.story(), new Linked(catalogue, Formats.of(model), address.of("/")).house()));
@@ -72,6 +84,7 @@ class FrontController {
                 "page",
                 HousePage.of(
                         catalogue,
+                        only,
                         offer -> next.of(offer).map(e -> e.time().start()),
                         clock.instant(),
                         links,
@@ -108,6 +121,7 @@ class FrontController {
             @RequestParam(defaultValue = "") String fragment,
             @ModelAttribute(name = "links", binding = false) Links links,
             Visitor visitor,
+            HttpServletRequest request,
             Model model) {
         Catalogue catalogue = catalogues.catalogue();
         Offer offer = catalogue.offer(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
@@ -116,6 +130,7 @@ class FrontController {
         }
         look(links, visitor);
         Choice choice = Choice.of(catalogue.house(), offer, asked).comingFrom(links.source());
+        Embed.cannotHave(request, choice.otherThan(asked));
         Formats f = Formats.of(model);
         OfferPage.Gone wanted =
                 gone == null ? null : OfferPage.Gone.of(gone, Panel.whyGone(why), panels.nearest(choice, gone), f);

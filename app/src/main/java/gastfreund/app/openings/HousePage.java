@@ -44,11 +44,28 @@ public record HousePage(String name, Story story, String about, List<Shelf> shel
     public record Card(
             String address, String title, Story story, String facts, String price, String next, boolean open) {}
 
-    /** @param next when each offer can be had next, in minutes */
+    /** Whether anything stands under a category. */
+    static boolean has(Catalogue catalogue, String category) {
+        return catalogue.listed().stream()
+                .anyMatch(o -> catalogue.shelfOf(o.id()).category().equals(category));
+    }
+
+    /**
+     * @param only the category of which everything is shown, and nothing else; empty: everything is
+     * @param next when each offer can be had next, in minutes
+     */
     static HousePage of(
-            Catalogue catalogue, Function<Offer, Optional<Long>> next, Instant now, Links links, Formats f) {
+            Catalogue catalogue,
+            String only,
+            Function<Offer, Optional<Long>> next,
+            Instant now,
+            Links links,
+            Formats f) {
         Map<String, List<Card>> shelves = new LinkedHashMap<>();
         for (Offer offer : catalogue.listed()) {
+            if (!only.isEmpty() && !catalogue.shelfOf(offer.id()).category().equals(only)) {
+                continue;
+            }
             Optional<Long> start = next.apply(offer);
             shelves.computeIfAbsent(catalogue.shelfOf(offer.id()).category(), c -> new ArrayList<>())
                     .add(new Card(
@@ -65,9 +82,11 @@ public record HousePage(String name, Story story, String about, List<Shelf> shel
                                     .orElseGet(() -> f.text("house.noNext")),
                             start.isPresent()));
         }
-        List<Card> cards = shelves.computeIfAbsent("", c -> new ArrayList<>());
-        catalogue.extras().wares().forEach(ware -> cards.add(card(ware, links, f)));
-        catalogue.prepaidOffers().forEach(prepaid -> cards.add(card(prepaid, links, f)));
+        if (only.isEmpty()) {
+            List<Card> cards = shelves.computeIfAbsent("", c -> new ArrayList<>());
+            catalogue.extras().wares().forEach(ware -> cards.add(card(ware, links, f)));
+            catalogue.prepaidOffers().forEach(prepaid -> cards.add(card(prepaid, links, f)));
+        }
         return new HousePage(
                 catalogue.house().name(),
                 catalogue.story(),

@@ -32,6 +32,11 @@ public record Palette(int rgb) {
         return contrast(rgb, PAPER) >= LEAST;
     }
 
+    /** Its contrast to paper, from 1 to 21. */
+    public double contrast() {
+        return contrast(rgb, PAPER);
+    }
+
     /** The nearest darker colour that can be read on paper; itself where it can. */
     public String readable() {
         return hex(towards(rgb, 0, PAPER));

@@ -8,7 +8,14 @@ public final class PictureName {
 
     private static final Pattern NAME = Pattern.compile("\\A[a-z0-9-]++\\.(?:svg|png|jpg|webp)\\z");
 
+    private static final Pattern POINTS = Pattern.compile("\\A[a-z0-9-]++\\.(?:png|jpg|webp)\\z");
+
     private PictureName() {}
+
+    /** Whether it names a picture of points, and no drawing. */
+    public static boolean isOfPoints(String name) {
+        return POINTS.matcher(name).matches();
+    }
 
     /** What a member names; empty: no picture. */
     public static String in(Node owner, String member) {

@@ -17,6 +17,7 @@ import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.Iterator;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -55,6 +56,20 @@ public class Pictures {
 
     Pictures(DataFolder data) {
         this.data = data;
+    }
+
+    /** A picture that was taken in, as points; empty where it is a drawing, or is not there. */
+    public Optional<BufferedImage> read(String name) {
+        if (!PictureName.isOfPoints(name)) {
+            return Optional.empty();
+        }
+        try {
+            Path file = data.pictures().resolve(name);
+            return Files.isRegularFile(file) ? Optional.ofNullable(ImageIO.read(file.toFile())) : Optional.empty();
+        } catch (IOException e) {
+            LOG.warn("the picture {} cannot be read: {}", name, e.getClass().getSimpleName());
+            return Optional.empty();
+        }
     }
 
     /** Takes in a picture; one at a time, since a large one takes much memory while it is read. */

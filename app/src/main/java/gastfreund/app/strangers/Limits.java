@@ -66,7 +66,7 @@ final class Limits extends OncePerRequestFilter {
         if (path.startsWith("/desk/") && path.endsWith("/picture")) {
             return Optional.of(new Limit("pictures", limits.pictures()));
         }
-        if (path.endsWith("/checkout") || path.endsWith("/pay")) {
+        if (path.endsWith("/checkout") || path.endsWith("/pay") || path.equals("/mine")) {
             return Optional.of(new Limit("checkouts", limits.checkouts()));
         }
         return HOLDING.stream().anyMatch(path::startsWith)

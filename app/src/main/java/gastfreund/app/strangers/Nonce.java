@@ -29,7 +29,7 @@ final class Nonce extends OncePerRequestFilter {
         String nonce = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
         request.setAttribute("nonce", nonce);
         response.setHeader(
-                "Content-Security-Policy",
+                Framing.POLICY,
                 "default-src 'none'; script-src 'nonce-" + nonce + "'; style-src 'nonce-" + nonce + "'; "
                         + "img-src 'self' data:; font-src 'self'; connect-src 'self'; worker-src 'self'; "
                         + "form-action 'self' " + gateways.get() + "; base-uri 'none'; frame-ancestors "

@@ -3,6 +3,8 @@ package gastfreund.standins.neighbour;
 import gastfreund.standins.StandinsSettings;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -27,6 +29,7 @@ class NeighbourController {
             "right-to-left",
             "narrow",
             "none",
+            "yours",
             "wrong",
             "away");
 
@@ -45,11 +48,37 @@ class NeighbourController {
         return "neighbour/index";
     }
 
-    /** @param house where the house is; none: where it was set to be */
+    /** What can be said of the panel on the page {@code yours}, and of the page itself. */
+    private static final List<String> SAID = List.of(
+            "offer",
+            "category",
+            "view",
+            "length",
+            "staff",
+            "place",
+            "party",
+            "as",
+            "look",
+            "accent",
+            "font",
+            "ground",
+            "corners",
+            "lang",
+            "without",
+            "from",
+            "link",
+            "words",
+            "shown");
+
+    /**
+     * @param house where the house is; none: where it was set to be
+     * @param said what the panel is to be on the page that takes in anything
+     */
     @GetMapping("/neighbour/{page}")
     String page(
             @PathVariable String page,
             @RequestParam(defaultValue = "") String house,
+            @RequestParam Map<String, String> said,
             Model model,
             HttpServletResponse response) {
         if (!PAGES.contains(page)) {
@@ -62,6 +91,9 @@ class NeighbourController {
                     "default-src 'none'; style-src 'self'; script-src " + at + "; frame-src " + at);
         }
         model.addAttribute("house", at);
+        Map<String, String> panel = new TreeMap<>(said);
+        panel.keySet().retainAll(SAID);
+        model.addAttribute("panel", panel);
         return "neighbour/" + page;
     }
 }
