@@ -47,6 +47,19 @@ class BundlesTest {
         ENDINGS.put("offers.tab.", Set.of("dates", "sold", "what", "money", "questions"));
         ENDINGS.put("offers.happens.", Set.of("time", "things", "shared", "dates"));
         ENDINGS.put("offers.happensAside.", Set.of("time", "things", "shared", "dates"));
+        ENDINGS.put("sharing.as.", Set.of("inline", "button", "link"));
+        ENDINGS.put("sharing.asHelp.", Set.of("inline", "button", "link"));
+        ENDINGS.put("sharing.view.", Set.of("mine", "wide", "narrow", "dark", "plain"));
+        ENDINGS.put("sharing.without.", Set.of("usual", "picture", "text", "picture-text"));
+        ENDINGS.put("sharing.font.", Set.of("usual", "house", "page"));
+        ENDINGS.put("sharing.ground.", Set.of("usual", "house", "none"));
+        ENDINGS.put("sharing.corners.", Set.of("usual", "round", "small", "none"));
+        for (String one : List.of("party", "length", "staff", "place", "lang", "look")) {
+            ENDINGS.put("sharing." + one + ".", Set.of("usual"));
+        }
+        ENDINGS.put(
+                "sharing.said.",
+                Set.of("sent", "no-mail", "look-kept", "look-gone", "no-name", "no-more", "sites", "no-site"));
         ENDINGS.put("picture.wrong.", Set.of("none", "unreadable", "too-large", "undrawable"));
         ENDINGS.put("journal.", Set.of("order", "booking", "payment"));
         ENDINGS.put("journal.by.", Set.of("guest", "house", "gateway"));

@@ -46,6 +46,17 @@ public final class HostBrowser {
         return page;
     }
 
+    /** A file as it comes. */
+    public HttpResponse<byte[]> bytes(String path) {
+        try {
+            return http.send(request(path).build(), HttpResponse.BodyHandlers.ofByteArray());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
     /** Sends a form with the token of the page that was got last. */
     public HttpResponse<String> post(String path, Map<String, ?> form) {
         Map<String, Object> all = new HashMap<>(form);

@@ -68,7 +68,7 @@ class MineLetters implements LetterWriting {
                         address.inLetters("/bookings/" + m.token()),
                         f.text(
                                 "mine.row",
-                                f.soon(Math.max(m.start(), Interval.minuteOf(now)), now),
+                                f.soon(Math.max(m.start(), Interval.firstMinuteFrom(now)), now),
                                 catalogue.offer(m.offer()).title(),
                                 m.bookings() - 1)))
                 .toList();

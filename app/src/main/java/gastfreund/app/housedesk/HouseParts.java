@@ -93,8 +93,8 @@ final class HouseParts {
                                 ask.tick("extra/checkout/straight", f.text("sheet.straight")),
                                 ask.tick("extra/checkout/confirmByMail", f.text("sheet.confirmByMail")))),
                 Part.of("sites")
-                        .titled(f.text("sheet.sites"))
-                        .withFields(List.of(ask.text("extra/sites").help(f.text("sheet.sitesHelp")))),
+                        .titled(f.text("sharing.sites"))
+                        .withFields(List.of(ask.text("extra/sites").help(f.text("sharing.sitesHelp")))),
                 Part.of(
                                 "calls",
                                 ask.clause(

@@ -127,8 +127,8 @@ class SharingPages {
                         .id("look-name")
                         .value(asked.look())
                         .required(),
-                Field.text("sites", f.text("sheet.sites"), new SitesSort().most())
-                        .help(f.text("sheet.sitesHelp"))
+                Field.text("sites", f.text("sharing.sites"), new SitesSort().most())
+                        .help(f.text("sharing.sitesHelp"))
                         .value(String.join("\n", sharing.sites())),
                 Field.email("to", f.text("sharing.to")).required(),
                 hidden(asked));
@@ -142,7 +142,7 @@ class SharingPages {
 
     private static List<Field.Option> options(String texts, Formats f, String... values) {
         return List.of(values).stream()
-                .map(v -> Field.Option.of(v, f.text(texts + (v.isEmpty() ? "usual" : v))))
+                .map(v -> Field.Option.of(v, f.text(texts + (v.isEmpty() ? "usual" : v.replace(' ', '-')))))
                 .toList();
     }
 
@@ -165,7 +165,7 @@ class SharingPages {
                 f.text("sharing.shows"),
                 Field.select("what", f.text("sharing.what"), whats(catalogue, f))
                         .value(asked.what()),
-                select("without", asked, f, "", "picture", "text", "picture text")));
+                select("without", "sharing.without", asked, f, "", "picture", "text", "picture text")));
         Offer offer = shown.offer();
         if (offer != null) {
             clauses.add(chosen(asked, offer, catalogue, f));
@@ -257,16 +257,16 @@ class SharingPages {
                         Field.select("lang", f.text("sharing.lang"), languages).value(asked.lang()),
                         Field.select("look", f.text("sharing.look"), looks).value(asked.look()),
                         shown.wrong().contains("accent") ? accent.wrong(unreadable(asked.accent(), f)) : accent,
-                        select("font", asked, f, "", "house", "page"),
-                        select("ground", asked, f, "", "house", "none"),
-                        select("corners", asked, f, "", "round", "small", "none"))
+                        select("font", "sharing.font", asked, f, "", "house", "page"),
+                        select("ground", "sharing.ground", asked, f, "", "house", "none"),
+                        select("corners", "sharing.corners", asked, f, "", "round", "small", "none"))
                 .with(contrast(shown, f));
     }
 
-    private static Field select(String name, Asked asked, Formats f, String... values) {
+    /** @param text of its label; those of its values begin with it */
+    private static Field select(String name, String text, Asked asked, Formats f, String... values) {
         Map<String, String> all = asked.looks();
-        return Field.select(name, f.text("sharing." + name), options("sharing." + name + ".", f, values))
-                .value(all.get(name));
+        return Field.select(name, f.text(text), options(text + ".", f, values)).value(all.get(name));
     }
 
     private static String unreadable(String accent, Formats f) {

@@ -105,11 +105,24 @@ class EmbedsTest extends DemoHouseTest {
         "lang=xx,lang",
         "page=javascript:alert(1),page",
         "font=page&family=%7D%20body%7Bdisplay:none%7D,family",
-        "font=page&family=%3C/style%3E,family"
+        "font=page&family=%3C/style%3E,family",
+        "look=No+such+look,look",
+        "party=99,party",
+        "length=no-such-length&staff=nobody,'length, staff'"
     })
     void whatCannotBeHadIsLeftOutAndNamed(String asked, String wrong) {
         String page = get(OFFER + "?" + asked).body();
         assertThat(page).contains("data-wrong=\"" + wrong + "\"").doesNotContain("display:none}", "</style></style>");
+    }
+
+    @Test
+    void aCategoryIsShownAlone() {
+        edits.change(
+                "offers", "private-lesson", offer -> ((ObjectNode) offer.path("extra")).put("category", "Lessons"));
+        String some = get("/embed/?category=Lessons").body();
+        assertThat(some).contains("A private lesson").doesNotContain("Open clay table", "data-wrong=\"c");
+        assertThat(get("/embed/?category=No+such+one").body())
+                .contains("A private lesson", "Open clay table", "data-wrong=\"category\"");
     }
 
     @Test

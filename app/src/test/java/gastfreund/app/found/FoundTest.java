@@ -3,15 +3,22 @@ package gastfreund.app.found;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.DemoHouseTest;
+import gastfreund.app.HostBrowser;
 import gastfreund.housefile.HouseFile;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.w3c.dom.Element;
@@ -97,6 +104,27 @@ class FoundTest extends DemoHouseTest {
                 .contains("<link rel=\"canonical\" href=\"" + address("/offers/clay-table") + "\">")
                 .contains("hreflang=\"de\" href=\"" + address("/offers/clay-table") + "?language=de\"")
                 .contains("hreflang=\"x-default\"");
+    }
+
+    @Test
+    void everyOfferIsSharedWithAPictureOfItsOwn() throws Exception {
+        Set<String> different = new HashSet<>();
+        for (String path : List.of("/", "/offers/clay-table", "/offers/wheel-hire")) {
+            Matcher named = Pattern.compile("og:image\" content=\"([^\"]+)\"")
+                    .matcher(get(path).body());
+            assertThat(named.find()).isTrue();
+            assertThat(named.group(1)).startsWith(address("/"));
+            HttpResponse<byte[]> answer = new HostBrowser(address(""), somebody())
+                    .bytes(named.group(1).substring(address("").length()));
+            assertThat(answer.headers().firstValue("Content-Type")).hasValue("image/png");
+            BufferedImage picture = ImageIO.read(new ByteArrayInputStream(answer.body()));
+            assertThat(picture.getWidth()).isEqualTo(1200);
+            assertThat(picture.getHeight()).isEqualTo(630);
+            assertThat(answer.body().length).isLessThan(300_000);
+            different.add(Arrays.toString(picture.getRGB(0, 0, 1200, 400, null, 0, 1200)));
+        }
+        assertThat(different).hasSize(3);
+        assertThat(get("/offers/no-such-offer/shared.png").statusCode()).isEqualTo(404);
     }
 
     @Test

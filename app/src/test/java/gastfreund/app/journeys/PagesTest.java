@@ -72,6 +72,8 @@ class PagesTest extends DemoHouseTest {
         paths.put("voucher", "/vouchers/voucher");
         paths.put("ware", "/goods/clay-bag");
         paths.put("text", "/texts/rules");
+        paths.put("mine", "/mine");
+        paths.put("neighbour", "/embed/neighbour?offer=clay-table&words=Book");
         paths.put("embedded", "/embed/offers/firing?accent=2d6a4f&without=text&scheme=dark");
         paths.put("basket", basket);
         paths.put("checkout", basket + "/checkout");
@@ -123,6 +125,7 @@ class PagesTest extends DemoHouseTest {
         desk.put("house-sale", "/desk/house/sale");
         desk.put("house-texts", "/desk/house/texts");
         desk.put("house-tongue", "/desk/house/texts/offers/clay-table");
+        desk.put("sharing", "/desk/house/sharing?what=offer:clay-table&accent=%232d6a4f");
         desk.put("house-files", "/desk/house/files");
         desk.put("codes", "/desk/codes");
         desk.put("code", "/desk/codes/welcome5");

@@ -80,7 +80,7 @@ class TemplatesTest {
     void everyAddressIsALink() throws IOException {
         assertThat(found(Pattern.compile(
                         "th:(?:href|src|action|formaction)=\"(?!@|~)\\$\\{(?!order\\.contact|place\\.map|shareAs|other\\.address"
-                                + "|page\\.picture)[^\"]*+")))
+                                + "|page\\.picture|page\\.link|page\\.house|page\\.preview)[^\"]*+")))
                 .filteredOn(f -> !f.startsWith("messages/"))
                 .isEmpty();
     }
