@@ -73,15 +73,15 @@ export const draft = () => ({
     const form = this.$root.querySelector('#one');
     const body = new URLSearchParams(new FormData(form));
     const asks = form.method === 'get';
-    const address = asks ? `${form.action}?${body}` : form.action;
+    const said = new URLSearchParams([...body].filter(([, value]) => value));
     body.set('fragment', this.$root.dataset.fragment);
     try {
-      const answer = await (asks ? fetch(`${form.action}?${body}`) : fetch(address, { method: 'POST', body }));
+      const answer = await (asks ? fetch(`${form.action}?${body}`) : fetch(form.action, { method: 'POST', body }));
       if (!answer.ok) throw new Error(answer.statusText);
       const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
       if (mine !== this.asked) return;
       this.take(html);
-      if (asks) history.replaceState(history.state, '', address);
+      if (asks) history.replaceState(history.state, '', `${form.action}?${said}`);
     } catch {
       if (mine === this.asked && !isLeaving()) form.submit();
     }

@@ -38,9 +38,11 @@ class NeighbourController {
 
     /**
      * @param panel the attributes of the panel
+     * @param plain whether it has no scripts
      * @param link the address of the link
      */
-    public record Neighbour(String house, Map<String, String> panel, String link, String words, boolean dark) {
+    public record Neighbour(
+            String house, Map<String, String> panel, String link, String words, boolean dark, boolean plain) {
 
         /** Whether there is a panel, or a link alone. */
         public boolean hasPanel() {
@@ -76,7 +78,8 @@ class NeighbourController {
                         panel,
                         link.startsWith(base + "/") ? link : base + "/",
                         said.getOrDefault("words", ""),
-                        "dark".equals(said.get("shown"))));
+                        "dark".equals(said.get("shown")),
+                        "plain".equals(said.get("shown"))));
         return "sharing/neighbour";
     }
 }

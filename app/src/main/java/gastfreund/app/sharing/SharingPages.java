@@ -152,8 +152,8 @@ class SharingPages {
         said.put("link", shown.address(base(), ""));
         said.put("words", words(asked, shown, f));
         said.put("house", base());
-        if (view.equals(DARK)) {
-            said.put("shown", DARK);
+        if (view.equals(DARK) || view.equals(PLAIN)) {
+            said.put("shown", view);
         }
         return new SharingPage.Preview(Addresses.with(page, said), page, !view.equals(PLAIN));
     }

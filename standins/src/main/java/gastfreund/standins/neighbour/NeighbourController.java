@@ -36,6 +36,12 @@ class NeighbourController {
     /** Another house than the one that was set, on this machine. */
     private static final Pattern HERE = Pattern.compile("\\Ahttp://localhost:\\d{1,5}+(?:/[a-z]++)?+\\z");
 
+    /** Something on the shelves of the neighbour's own shop. */
+    public record Ware(String id, String name, int euros) {}
+
+    private static final List<Ware> SHELF =
+            List.of(new Ware("loop-tool", "A loop tool", 6), new Ware("sponge", "A sponge", 2));
+
     private final StandinsSettings settings;
 
     NeighbourController(StandinsSettings settings) {
@@ -72,6 +78,7 @@ class NeighbourController {
 
     /**
      * @param house where the house is; none: where it was set to be
+     * @param goods what lies in the basket of the neighbour's own shop
      * @param said what the panel is to be on the page that takes in anything
      */
     @GetMapping("/neighbour/{page}")
@@ -79,6 +86,7 @@ class NeighbourController {
             @PathVariable String page,
             @RequestParam(defaultValue = "") String house,
             @RequestParam Map<String, String> said,
+            @RequestParam(defaultValue = "") List<String> goods,
             Model model,
             HttpServletResponse response) {
         if (!PAGES.contains(page)) {
@@ -94,6 +102,12 @@ class NeighbourController {
         Map<String, String> panel = new TreeMap<>(said);
         panel.keySet().retainAll(SAID);
         model.addAttribute("panel", panel);
+        List<Ware> basket = goods.stream()
+                .flatMap(id -> SHELF.stream().filter(w -> w.id().equals(id)))
+                .toList();
+        model.addAttribute("shelf", SHELF);
+        model.addAttribute("goods", basket);
+        model.addAttribute("together", basket.stream().mapToInt(Ware::euros).sum());
         return "neighbour/" + page;
     }
 }
