@@ -2,7 +2,7 @@
 const HASH = /^#gastfreund=([\w-]{20,60})$/;
 const PASSED = ['look', 'accent', 'font', 'ground', 'corners', 'lang', 'without', 'from'];
 const CHOSEN = ['length', 'staff', 'place', 'party'];
-const VIEWS = ['mine'];
+const VIEWS = ['agenda', 'mine'];
 const PATIENCE = 4000;
 const WORDS = {
   en: { away: 'Booking cannot be shown here just now.', open: 'Book', close: 'Close' },

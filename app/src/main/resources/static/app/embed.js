@@ -1,4 +1,4 @@
-var u=/^#gastfreund=([\w-]{20,60})$/,m=["look","accent","font","ground","corners","lang","without","from"],g=["length","staff","place","party"],l=["mine"];var a={en:{away:"Booking cannot be shown here just now.",open:"Book",close:"Close"},de:{away:"Buchen ist hier gerade nicht m\xF6glich.",open:"Buchen",close:"Schlie\xDFen"}},f=`
+var u=/^#gastfreund=([\w-]{20,60})$/,m=["look","accent","font","ground","corners","lang","without","from"],g=["length","staff","place","party"],l=["agenda","mine"];var a={en:{away:"Booking cannot be shown here just now.",open:"Book",close:"Close"},de:{away:"Buchen ist hier gerade nicht m\xF6glich.",open:"Buchen",close:"Schlie\xDFen"}},f=`
   :host { display: block !important; min-width: 0; max-width: 100%; }
   :host([as="button"]) { display: inline-block !important; }
   :host([hidden]) { display: none !important; }

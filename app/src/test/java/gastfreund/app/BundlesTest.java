@@ -49,7 +49,7 @@ class BundlesTest {
         ENDINGS.put("offers.happensAside.", Set.of("time", "things", "shared", "dates"));
         ENDINGS.put("sharing.as.", Set.of("inline", "button", "link"));
         ENDINGS.put("sharing.asHelp.", Set.of("inline", "button", "link"));
-        ENDINGS.put("sharing.view.", Set.of("mine", "wide", "narrow", "dark", "plain"));
+        ENDINGS.put("sharing.view.", Set.of("agenda", "mine", "wide", "narrow", "dark", "plain"));
         ENDINGS.put("sharing.without.", Set.of("usual", "picture", "text", "picture-text"));
         ENDINGS.put("sharing.font.", Set.of("usual", "house", "page"));
         ENDINGS.put("sharing.ground.", Set.of("usual", "house", "none"));

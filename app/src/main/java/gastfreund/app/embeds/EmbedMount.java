@@ -47,6 +47,7 @@ class EmbedMount extends OncePerRequestFilter {
             "/back/",
             "/neighbour",
             "/mine",
+            "/agenda",
             "/closed");
 
     private final CatalogueService catalogues;

@@ -7,6 +7,7 @@ import gastfreund.app.catalogue.HouseDocuments;
 import gastfreund.app.editing.Inputs;
 import gastfreund.app.editing.Sort;
 import gastfreund.app.orders.Orders;
+import gastfreund.app.pages.Table;
 import gastfreund.core.orders.PromoCode;
 import java.util.ArrayList;
 import java.util.List;
@@ -38,7 +39,7 @@ public class CodeTable {
     }
 
     public String written(List<Document> codes) {
-        return Csv.written(COLUMNS, codes.stream().map(this::row).toList());
+        return Table.written(COLUMNS, codes.stream().map(this::row).toList());
     }
 
     private List<String> row(Document code) {

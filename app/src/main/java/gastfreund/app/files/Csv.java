@@ -1,6 +1,7 @@
 package gastfreund.app.files;
 
 import gastfreund.app.editing.Sort;
+import gastfreund.app.pages.Table;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
@@ -11,43 +12,20 @@ import java.util.Map;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import org.apache.commons.csv.DuplicateHeaderMode;
 import tools.jackson.databind.JsonNode;
 
 /**
- * Tables as CSV (RFC 4180) with names of columns in the first row. A value that a table program would take for a formula is
- * written with an apostrophe before it, which is taken away again.
+ * Reads tables as {@link Table} writes them: the apostrophe before what a table program would take for a formula is taken away
+ * again.
  */
 final class Csv {
 
     private static final int MOST_ROWS = 5000;
-    private static final String FORMULA = "=+-@\t\r";
-    private static final Pattern NUMBER = Pattern.compile("\\A-?[0-9.]++\\z");
     private static final Pattern WHOLE = Pattern.compile("\\A-?\\d{1,12}+\\z");
-    private static final String APART = "'";
 
     private Csv() {}
-
-    /** @param rows each with as many values as there are columns */
-    static String written(List<String> columns, List<List<String>> rows) {
-        StringBuilder out = new StringBuilder();
-        try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180)) {
-            csv.printRecord(columns);
-            for (List<String> row : rows) {
-                csv.printRecord(row.stream().map(Csv::safe).toList());
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toString();
-    }
-
-    private static String safe(String value) {
-        boolean number = NUMBER.matcher(value).matches();
-        return !value.isEmpty() && FORMULA.indexOf(value.charAt(0)) >= 0 && !number ? APART + value : value;
-    }
 
     /**
      * Reads rows by the names of their columns; a semicolon between values is understood too.
@@ -96,7 +74,7 @@ final class Csv {
     }
 
     private static String plain(String value) {
-        return value.startsWith(APART) && value.length() > 1 && FORMULA.indexOf(value.charAt(1)) >= 0
+        return value.startsWith(Table.APART) && value.length() > 1 && Table.FORMULA.indexOf(value.charAt(1)) >= 0
                 ? value.substring(1)
                 : value;
     }

@@ -7,6 +7,7 @@ import gastfreund.app.catalogue.HouseDocuments;
 import gastfreund.app.editing.Inputs;
 import gastfreund.app.editing.Lists;
 import gastfreund.app.editing.Sort;
+import gastfreund.app.pages.Table;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -65,7 +66,7 @@ class OfferTable {
                 }
             }
         }
-        return Csv.written(List.copyOf(MEMBERS.keySet()), rows);
+        return Table.written(List.copyOf(MEMBERS.keySet()), rows);
     }
 
     /** @throws UnfitFileException where it is no such table */

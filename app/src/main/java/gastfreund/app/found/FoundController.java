@@ -67,7 +67,7 @@ class FoundController {
     }
 
     private static List<String> paths(Catalogue catalogue) {
-        List<String> paths = new ArrayList<>(List.of("/"));
+        List<String> paths = new ArrayList<>(List.of("/", "/agenda"));
         catalogue.listed().forEach(o -> paths.add("/offers/" + o.id()));
         catalogue.prepaidOffers().forEach(p -> paths.add("/vouchers/" + p.id()));
         catalogue.extras().wares().forEach(w -> paths.add("/goods/" + w.id()));

@@ -71,7 +71,7 @@ class FrontController {
         if (catalogues.find().isEmpty()) {
             return "redirect:/desk/welcome";
         }
-        look(links, visitor);
+        sightings.looked(links.source(), marks.of(visitor));
         Catalogue catalogue = catalogues.catalogue();
         String only = HousePage.has(catalogue, category) ? category : "";
         if (!only.equals(category)) {
@@ -128,7 +128,7 @@ class FrontController {
         if (!catalogue.isOpen(offer.id())) {
             throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         }
-        look(links, visitor);
+        sightings.looked(links.source(), marks.of(visitor));
         Choice choice = Choice.of(catalogue.house(), offer, asked).comingFrom(links.source());
         Embed.cannotHave(request, choice.otherThan(asked));
         Formats f = Formats.of(model);
@@ -159,11 +159,5 @@ class FrontController {
                                 .map(s -> new Linked.Session(s.time(), s.price(), s.left()))
                                 .toList())
                 : linked.service(offer, here);
-    }
-
-    private void look(Links links, Visitor visitor) {
-        if (!links.source().isEmpty()) {
-            sightings.looked(links.source(), marks.of(visitor));
-        }
     }
 }

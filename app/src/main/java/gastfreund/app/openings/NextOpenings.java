@@ -11,7 +11,6 @@ import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Openings;
 import gastfreund.core.openings.Query;
-import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -81,7 +80,11 @@ public class NextOpenings {
                 break;
             }
             LocalDate last = first.plusDays(days - 1L);
-            Booked taken = booked.touching(reach(house, left, first, last, now), now);
+            LocalDate from = first;
+            List<Query> asked = left.stream()
+                    .flatMap(offer -> Reaches.queries(offer, offer.party().min(), from, last, now).stream())
+                    .toList();
+            Booked taken = booked.touching(Reaches.together(house, asked), now);
             for (Offer offer : List.copyOf(left)) {
                 first(house, taken, offer, first, last, now).ifPresent(entry -> {
                     found.put(offer.id(), entry);
@@ -95,34 +98,10 @@ public class NextOpenings {
 
     private static Optional<Answer.Entry> first(
             House house, Booked taken, Offer offer, LocalDate first, LocalDate last, Instant now) {
-        return queries(offer, first, last, now).stream()
+        return Reaches.queries(offer, offer.party().min(), first, last, now).stream()
                 .map(query -> Openings.openings(house, taken, query).entries())
                 .filter(entries -> !entries.isEmpty())
                 .map(entries -> entries.get(0))
                 .min(Comparator.comparingLong(e -> e.time().start()));
-    }
-
-    /** One stretch of time in which all that matters to these offers lies. */
-    private static Interval reach(House house, List<Offer> offers, LocalDate first, LocalDate last, Instant now) {
-        long start = Long.MAX_VALUE;
-        long end = Long.MIN_VALUE;
-        for (Offer offer : offers) {
-            for (Query query : queries(offer, first, last, now)) {
-                Interval reach = Openings.reach(house, query);
-                if (reach.start() < reach.end()) {
-                    start = Math.min(start, reach.start());
-                    end = Math.max(end, reach.end());
-                }
-            }
-        }
-        return start < end ? Interval.between(start, end) : Interval.between(0, 0);
-    }
-
-    private static List<Query> queries(Offer offer, LocalDate first, LocalDate last, Instant now) {
-        return offer.lengths().stream()
-                .map(length -> Query.of(offer.id(), first, last, now)
-                        .withLength(length.id(), length.minUnits())
-                        .withParty(offer.party().min()))
-                .toList();
     }
 }

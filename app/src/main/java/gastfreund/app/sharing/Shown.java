@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -37,8 +38,11 @@ record Shown(
     static final String OFFER = "offer:";
     static final String CATEGORY = "category:";
 
+    private static final Pattern PARTY = Pattern.compile("\\A[1-9]\\d{0,3}+\\z");
+
     /** What can be shown beside offers. */
     enum View {
+        AGENDA,
         MINE;
 
         String code() {
@@ -105,7 +109,7 @@ record Shown(
     }
 
     private static Optional<Integer> party(String said) {
-        return said.matches("[1-9]\\d{0,3}") ? Optional.of(Integer.valueOf(said)) : Optional.empty();
+        return PARTY.matcher(said).matches() ? Optional.of(Integer.valueOf(said)) : Optional.empty();
     }
 
     /** The categories under which offers are listed, in their order. */

@@ -44,10 +44,10 @@ public class Sightings {
         this.clock = clock;
     }
 
-    /** Somebody looks at what is offered; each visitor counts once a day for a source. */
+    /** Somebody looks at what is offered; each visitor counts once a day for a source. Nobody knows of an empty one. */
     public synchronized void looked(String source, String visitor) {
         today();
-        if (seen.size() < MOST_VISITORS && seen.add(source + " " + visitor)) {
+        if (!source.isEmpty() && seen.size() < MOST_VISITORS && seen.add(source + " " + visitor)) {
             count(source, 0);
         }
     }

@@ -3,6 +3,7 @@ package gastfreund.app.files;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import gastfreund.app.pages.Table;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -14,7 +15,7 @@ class CsvTest {
         List<String> plain =
                 List.of("one, two", "a \"word\"", "two\nlines", "=sum", "-5", "ü", "semi;colon", "'quoted'");
         List<List<String>> rows = plain.stream().map(v -> List.of("x", v)).toList();
-        assertThat(Csv.read(Csv.written(List.of("a", "b"), rows), List.of("a", "b")))
+        assertThat(Csv.read(Table.written(List.of("a", "b"), rows), List.of("a", "b")))
                 .extracting(r -> r.get("b"))
                 .isEqualTo(plain);
     }
@@ -22,7 +23,7 @@ class CsvTest {
     @Test
     void aFormulaIsNone() {
         String table =
-                Csv.written(List.of("a"), List.of(List.of("=1+1"), List.of("@x"), List.of("-5"), List.of("+49 30")));
+                Table.written(List.of("a"), List.of(List.of("=1+1"), List.of("@x"), List.of("-5"), List.of("+49 30")));
         assertThat(table.lines()).containsExactly("a", "'=1+1", "'@x", "-5", "'+49 30");
     }
 

@@ -54,6 +54,7 @@ abstract class Accessibility extends DemoHouseTest {
                     "/goods/clay-bag",
                     "/texts/rules",
                     "/embed/offers/firing?accent=2d6a4f",
+                    "/agenda",
                     "/mine",
                     "/embed/offers/firing?without=text&scheme=dark",
                     basket,

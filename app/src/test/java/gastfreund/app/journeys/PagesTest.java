@@ -72,6 +72,7 @@ class PagesTest extends DemoHouseTest {
         paths.put("voucher", "/vouchers/voucher");
         paths.put("ware", "/goods/clay-bag");
         paths.put("text", "/texts/rules");
+        paths.put("agenda", "/agenda");
         paths.put("mine", "/mine");
         paths.put("neighbour", "/embed/neighbour?offer=clay-table&words=Book");
         paths.put("embedded", "/embed/offers/firing?accent=2d6a4f&without=text&scheme=dark");

@@ -70,6 +70,13 @@ class SourcesTest extends DemoHouseTest {
         assertThat(host.get("/desk/orders?from=nowhere").body()).doesNotContain("Autumn Guest");
         assertThat(host.get("/desk/orders/sources").body()).contains("autumn-card", "began a basket");
         assertThat(host.get("/desk/orders/" + order.number()).body()).contains("came from autumn-card");
+        assertThat(host.get("/desk/orders/orders.csv?from=autumn-card").body().lines())
+                .hasSize(2)
+                .first()
+                .isEqualTo("order,placed,guest,mail,telephone,source,state,what,total,currency");
+        assertThat(host.get("/desk/orders/orders.csv").body())
+                .contains(order.number() + ",", ",Autumn Guest,autumn@post.example,", ",autumn-card,");
+        assertThat(host.get("/desk/orders/sources.csv").body()).contains("autumn-card,1,1,0,0");
     }
 
     @Test
