@@ -33,7 +33,8 @@ class EmbedController {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        mark = "\"" + DigestUtils.md5DigestAsHex(script) + "\"";
+        // Weak, since it is compressed on its way.
+        mark = "W/\"" + DigestUtils.md5DigestAsHex(script) + "\"";
     }
 
     /** Any page may take it in; it holds nothing of anybody. */

@@ -49,6 +49,11 @@ public class Address {
         return set;
     }
 
+    /** The path under which the house lies; empty: at the root of its host. */
+    public String path() {
+        return set.map(a -> URI.create(a).getRawPath()).orElse("");
+    }
+
     /** Whether letters can lead here. */
     public boolean canBeWritten() {
         return set.isPresent() || demo;
@@ -64,7 +69,7 @@ public class Address {
         String mount = RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes attributes
                 ? attributes.getRequest().getContextPath()
                 : "";
-        String base = set.map(a -> URI.create(a).getRawPath()).orElse("");
+        String base = path();
         return of((mount.startsWith(base) ? mount.substring(base.length()) : "") + path);
     }
 

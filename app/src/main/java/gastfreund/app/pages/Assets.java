@@ -24,13 +24,20 @@ import org.springframework.web.servlet.resource.ResourceUrlProvider;
 @Order(Ordered.HIGHEST_PRECEDENCE + 2)
 class Assets extends OncePerRequestFilter {
 
-    /** Where they lie, as {@code assets} in a page. */
-    public record Addresses(String styles, String scripts, String alpine, String proof, String frame, String font) {}
+    /**
+     * Where they lie, as {@code assets} in a page.
+     *
+     * @param base what all their addresses begin with; a page in a frame, whose own address says how it looks, has the same
+     */
+    public record Addresses(
+            String base, String styles, String scripts, String alpine, String proof, String frame, String font) {}
 
     private final ResourceUrlProvider urls;
+    private final Address address;
     private volatile @Nullable Addresses known;
 
-    Assets(ResourceUrlProvider urls) {
+    Assets(ResourceUrlProvider urls, Address address) {
+        this.address = address;
         this.urls = urls;
     }
 
@@ -51,6 +58,7 @@ class Assets extends OncePerRequestFilter {
         Addresses addresses = known;
         if (addresses == null) {
             addresses = new Addresses(
+                    address.path(),
                     of("/app/app.css"),
                     of("/app/app.js"),
                     of("/vendor/alpine.js"),

@@ -5,7 +5,6 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.net.URI;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -22,7 +21,7 @@ class BasePath extends OncePerRequestFilter {
     private final String path;
 
     BasePath(Address address) {
-        this.path = address.set().map(a -> URI.create(a).getRawPath()).orElse("");
+        this.path = address.path();
     }
 
     @Override

@@ -26,6 +26,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** The panel inside a neighbour's pages, from another host than the house's, in a browser that keeps no cookies of others. */
@@ -139,9 +140,10 @@ class EmbedTest extends DemoHouseTest {
         assertThat(strangers).isEmpty();
     }
 
-    @Test
-    void thePageIsLeftAsItWas() {
-        open("gift-ideas", 1280, true);
+    @ParameterizedTest
+    @ValueSource(ints = {1280, 390})
+    void thePageIsLeftAsItWas(int width) {
+        open("gift-ideas", width, true);
         assertThat(frame().locator(".slot").first()).isVisible();
         List<?> before = (List<?>) page.evaluate("(() => { const f = document.createElement('iframe');"
                 + " document.body.append(f); const own = new Set(Object.getOwnPropertyNames(f.contentWindow)); f.remove();"
@@ -151,6 +153,8 @@ class EmbedTest extends DemoHouseTest {
         assertThat(((Number) page.evaluate("window.shifts")).doubleValue())
                 .as("layout shift")
                 .isZero();
+        Number inside = (Number) frame().locator("html").evaluate("() => window.shifts");
+        assertThat(inside.doubleValue()).as("layout shift in the frame").isLessThan(0.05);
         assertThat(context.cookies()).as("cookies").isEmpty();
         assertThat(page.evaluate("localStorage.length + sessionStorage.length")).isEqualTo(0);
         Number inner =

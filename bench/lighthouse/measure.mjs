@@ -1,0 +1,39 @@
+// Looks at pages with Lighthouse as a telephone would see them, several times each, and prints the medians. The neighbour's
+// article is looked at with the panel in it and without, turn by turn, so that both have the same machine.
+import { launch } from 'chrome-launcher';
+import lighthouse from 'lighthouse';
+
+const [house, neighbour, runs = '3'] = process.argv.slice(2);
+const PAGES = {
+  house: `${house}/`,
+  agenda: `${house}/agenda`,
+  offer: `${house}/offers/private-lesson`,
+  'neighbour without the panel': `${neighbour}/none`,
+  'neighbour with the panel': `${neighbour}/gift-ideas`,
+};
+const CATEGORIES = ['performance', 'accessibility', 'best-practices', 'seo'];
+
+const chrome = await launch({
+  chromePath: '/usr/bin/chromium',
+  chromeFlags: ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic'],
+});
+const median = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];
+const found = Object.fromEntries(Object.keys(PAGES).map((name) => [name, []]));
+const failed = new Map();
+for (let run = 0; run < Number(runs); run += 1) {
+  for (const [name, address] of Object.entries(PAGES)) {
+    const { lhr } = await lighthouse(address, { port: chrome.port, onlyCategories: CATEGORIES, logLevel: 'error' });
+    found[name].push(CATEGORIES.map((category) => Math.round(lhr.categories[category].score * 100)));
+    for (const audit of Object.values(lhr.audits)) {
+      if (audit.score !== null && audit.score < 0.9 && audit.scoreDisplayMode !== 'informative') failed.set(`${name}: ${audit.id}`, audit.displayValue ?? '');
+    }
+  }
+}
+await chrome.kill();
+console.log(`\n${'page'.padEnd(30)}${CATEGORIES.map((c) => c.padStart(16)).join('')}   (medians of ${runs})`);
+for (const [name, scores] of Object.entries(found)) {
+  console.log(name.padEnd(30) + CATEGORIES.map((_, i) => String(median(scores.map((s) => s[i]))).padStart(16)).join(''));
+}
+const performance = (name) => median(found[name].map((s) => s[0]));
+console.log(`\nwith the panel ${performance('neighbour without the panel') - performance('neighbour with the panel')} points below without it`);
+console.log(`\nbelow 90 somewhere:\n${[...failed].map(([audit, said]) => `  ${audit} ${said}`).join('\n') || '  nothing'}`);
