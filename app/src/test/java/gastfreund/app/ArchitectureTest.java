@@ -44,6 +44,7 @@ class ArchitectureTest {
             "pictures",
             "secrets",
             "secondfactor",
+            "wording",
             "extras",
             "catalogue",
             "messages",

@@ -13,7 +13,8 @@ import tools.jackson.databind.node.ObjectNode;
 /** Writes the answers of {@code openings} and {@code explain}. */
 final class AnswerWriter {
 
-    private static final DateTimeFormatter INSTANT = DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HH:mmxxx");
+    /** A minute with the offset of its zone in numbers. */
+    static final DateTimeFormatter INSTANT = DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HH:mmxxx");
 
     private final HouseZone zone;
     private final boolean withPlaces;

@@ -12,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -30,6 +31,9 @@ public final class Commands {
 
     /** Runs a command; gives its exit status. */
     static int run(String[] arguments, PrintStream out, PrintStream err) {
+        if (arguments.length == 2 && arguments[0].equals("due")) {
+            return printed(() -> read(arguments[1], DueCases::answer), arguments[1], out, err);
+        }
         boolean compares = arguments.length > 0 && arguments[0].equals("compare");
         boolean known = arguments.length > 0
                 && (compares
@@ -38,15 +42,27 @@ public final class Commands {
         if (!known || arguments.length != (compares ? 4 : 3)) {
             err.println(
                     "usage: openings | explain | quote | cancellation | clashes, then HOUSE.json and a file with what"
-                            + " is asked; or compare, then BEFORE.json, AFTER.json and such a file");
+                            + " is asked; or compare, then BEFORE.json, AFTER.json and such a file; or due, then such a file");
             return BAD_INPUT;
         }
         String cases = arguments[arguments.length - 1];
+        return printed(
+                () -> {
+                    HouseFile house = read(arguments[1], HouseFile::read);
+                    HouseFile after = compares ? read(arguments[2], HouseFile::read) : house;
+                    return read(
+                            cases,
+                            asked -> compares ? compare(house, after, asked) : answer(arguments[0], house, asked));
+                },
+                cases,
+                out,
+                err);
+    }
+
+    /** Prints an answer, or what is wrong with what was asked; gives the exit status. */
+    private static int printed(Supplier<JsonNode> answering, String cases, PrintStream out, PrintStream err) {
         try {
-            HouseFile house = read(arguments[1], HouseFile::read);
-            HouseFile after = compares ? read(arguments[2], HouseFile::read) : house;
-            JsonNode answer =
-                    read(cases, asked -> compares ? compare(house, after, asked) : answer(arguments[0], house, asked));
+            JsonNode answer = answering.get();
             PrintStream utf8 = new PrintStream(out, false, StandardCharsets.UTF_8);
             utf8.println(HouseFile.printed(answer));
             utf8.flush();

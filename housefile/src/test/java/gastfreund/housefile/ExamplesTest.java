@@ -104,6 +104,46 @@ class ExamplesTest {
                 .contains("[2].colour: is not known here");
     }
 
+    @Test
+    void lettersAreDueExactly() throws IOException {
+        Path file = EXAMPLES.resolve("letters.json");
+        JsonNode right = json(file).get("due");
+        JsonNode given = HouseFile.parse(due(file, 0));
+        for (int i = 0; i < right.size(); i++) {
+            same(given.get(i), right.get(i), "due " + i);
+        }
+        assertThat(given.size()).isEqualTo(right.size());
+        Path alone = Files.writeString(
+                folder.resolve("cases.json"), HouseFile.printed(json(file).get("cases")));
+        assertThat(due(alone, 0)).isEqualTo(due(file, 0));
+    }
+
+    @Test
+    void whatIsWrongWithCasesOfLettersIsToldWithItsPath() throws IOException {
+        Path cases = Files.writeString(
+                folder.resolve("wrong.json"),
+                """
+                [{"zone": "Nowhere", "quiet": {"from": "21:00", "to": "21:00"}, "kind": "during", "minutes": -1,
+                  "start": "2027-01-12T10:00+01:00", "end": "2027-01-12T09:00+01:00", "made": "noon"}]
+                """);
+        assertThat(due(cases, 2))
+                .contains("[0].zone: must be a zone")
+                .contains("[0].quiet: quiet hours cannot begin and end at the same time")
+                .contains("[0].kind: must be one of before, after")
+                .contains("[0].minutes: must be from 0")
+                .contains("[0].end: must not be before the start")
+                .contains("[0].made: must be an instant");
+    }
+
+    /** What the command prints, to either side. */
+    private static String due(Path cases, int status) {
+        ByteArrayOutputStream said = new ByteArrayOutputStream();
+        PrintStream out = new PrintStream(said);
+        assertThat(Commands.run(new String[] {"due", cases.toString()}, out, out))
+                .isEqualTo(status);
+        return said.toString(StandardCharsets.UTF_8);
+    }
+
     private static void same(JsonNode given, JsonNode right, String what) {
         assertThat(HouseFile.printed(given)).as(what).isEqualTo(HouseFile.printed(right));
     }

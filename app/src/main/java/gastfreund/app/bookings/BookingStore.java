@@ -216,12 +216,23 @@ public class BookingStore {
                 .update();
     }
 
-    /** @param place null where the offer has none */
-    public void move(BookingId booking, Interval time, @Nullable PlaceId place, List<StaffId> staff) {
+    /**
+     * @param place null where the offer has none
+     * @param now since when it has its start, where that is another than before
+     */
+    public void move(BookingId booking, Interval time, @Nullable PlaceId place, List<StaffId> staff, Instant now) {
         changes.note();
-        jdbc.sql("UPDATE bookings SET start_at = ?, end_at = ?, place = ? WHERE id = ?")
-                .params(Arrays.asList(
-                        time.start() * 60, time.end() * 60, place == null ? null : place.value(), booking.value()))
+        jdbc.sql(
+                        """
+                        UPDATE bookings SET start_since = CASE WHEN start_at = :start THEN start_since ELSE :now END,
+                                            start_at = :start, end_at = :end, place = :place
+                        WHERE id = :id
+                        """)
+                .param("start", time.start() * 60)
+                .param("end", time.end() * 60)
+                .param("place", place == null ? null : place.value())
+                .param("id", booking.value())
+                .param("now", now.getEpochSecond())
                 .update();
         replaceStaff(booking, staff);
     }

@@ -34,6 +34,10 @@ public final class FaultWords {
         KNOWN.put(Pattern.compile("is too light to be read on paper; (.*) could be"), "fault.light");
         KNOWN.put(Pattern.compile("must be a colour as .* that can be read on paper"), "fault.readable");
         KNOWN.put(Pattern.compile("must be a site as .*"), "fault.site");
+        KNOWN.put(Pattern.compile("must have tags that are closed"), "fault.tags");
+        KNOWN.put(Pattern.compile("has the unknown tag (.*)"), "fault.tag");
+        KNOWN.put(Pattern.compile("must be that of its occasion, .*"), "fault.occasion");
+        KNOWN.put(Pattern.compile("must leave at least an hour of every day"), "fault.quiet");
         KNOWN.put(Pattern.compile("must be of at most (\\d+) characters"), "fault.tooLong");
         KNOWN.put(Pattern.compile("can be (\\d+) at most"), "fault.most");
         KNOWN.put(Pattern.compile("must be one or two characters"), "fault.sign");

@@ -1,5 +1,6 @@
 package gastfreund.app.extras;
 
+import gastfreund.app.wording.HouseLetters;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
@@ -39,7 +40,8 @@ public record Extras(
         Quiet quiet,
         Map<String, CodeRules> codes,
         List<Ware> wares,
-        Sharing sharing) {
+        Sharing sharing,
+        HouseLetters letters) {
 
     /** Reads them; what is wrong is noted as problems of the file. */
     public static Extras of(Node file) {
@@ -47,10 +49,12 @@ public record Extras(
         Map<OfferId, Story> stories = new HashMap<>();
         Map<OfferId, Shelf> shelves = new HashMap<>();
         Map<OfferId, List<Question>> questions = new HashMap<>();
+        Map<OfferId, Node> offerExtras = new HashMap<>();
         for (Node offer : file.elements("offers")) {
             OfferId id = new OfferId(offer.required("id").text());
             offers.add(id);
             offer.member("extra").ifPresent(extra -> {
+                offerExtras.put(id, extra);
                 stories.put(id, Story.of(extra));
                 shelves.put(id, Shelf.of(extra));
                 agreement(offer, extra);
@@ -109,7 +113,8 @@ public record Extras(
                 Quiet.of(house),
                 codes(file),
                 Ware.of(house, sold),
-                Sharing.of(house));
+                Sharing.of(house),
+                HouseLetters.of(house, offerExtras));
     }
 
     /** Where the price is agreed, the guest asks and is charged nothing before the host has named it. */

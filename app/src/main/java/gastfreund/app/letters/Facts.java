@@ -25,6 +25,7 @@ import tools.jackson.databind.json.JsonMapper;
  * @param back what goes back; 0: money is not spoken of
  * @param issued the vouchers and passes that it brings
  * @param transfer null where none is waited for
+ * @param letter the id of a letter that goes before or after a booking; null: it is none of these
  * @param prove the path by which the guest shows that the address is theirs; empty: it is not asked
  */
 public record Facts(
@@ -45,7 +46,8 @@ public record Facts(
         long back,
         List<Issued> issued,
         @Nullable Transfer transfer,
-        String prove) {
+        String prove,
+        @Nullable String letter) {
 
     private static final JsonMapper JSON = JsonMapper.builder()
             .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
@@ -57,6 +59,8 @@ public record Facts(
      * @param addOns in words; empty: none
      * @param balanceDue when what is left is due; null where nothing is
      * @param freeUntil until when cancelling costs nothing; null where that is over or never was
+     * @param offer its id; null in letters of an earlier version of the application
+     * @param answers what its guest answered, in lines; null in letters of an earlier version
      */
     public record Row(
             String booking,
@@ -71,7 +75,9 @@ public record Facts(
             long total,
             long balance,
             @Nullable String balanceDue,
-            @Nullable Long freeUntil) {
+            @Nullable Long freeUntil,
+            @Nullable String offer,
+            @Nullable String answers) {
 
         public Interval time() {
             return Interval.between(start, end);

@@ -9,17 +9,22 @@ import gastfreund.app.messages.LetterWriter;
 import gastfreund.app.messages.LetterWriting;
 import gastfreund.app.messages.Written;
 import gastfreund.app.pages.Address;
+import gastfreund.app.wording.Tags;
+import gastfreund.app.wording.Wording;
 import gastfreund.core.money.Money;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Writes letters about orders when they go out, from what they say. */
 @Component
 class LetterTexts implements LetterWriting {
+
+    private static final int MOST_SUBJECT = 200;
 
     private final CatalogueService catalogues;
     private final Speech speech;
@@ -45,6 +50,10 @@ class LetterTexts implements LetterWriting {
     public Written write(Letter letter) {
         Facts facts = Facts.of(letter.facts());
         Formats f = speech.in(letter.language(), catalogues.catalogue());
+        Optional<Wording> own = own(letter.kind(), facts, f);
+        if (own.isPresent()) {
+            return written(own.get(), letter.kind(), facts, f);
+        }
         return switch (letter.kind()) {
             case "confirmation" -> written("confirmation", confirmed(facts, f), model(facts, f), f, calendar(facts, f));
             case "issued" -> written(
@@ -63,6 +72,42 @@ class LetterTexts implements LetterWriting {
                     ? toHost(letter.kind(), facts, f)
                     : note(letter.kind(), facts, f);
         };
+    }
+
+    /** The letter in the house's own words; before and after bookings, where it has none, in ours with the same tags. */
+    private Optional<Wording> own(String kind, Facts facts, Formats f) {
+        return Occasions.of(kind).flatMap(occasion -> Occasions.letter(
+                        catalogues.catalogue().extras().letters(), occasion, facts)
+                .flatMap(l -> l.in(f.locale()))
+                .or(() -> occasion.isTimed()
+                        ? Optional.of(new Wording(
+                                ours("letter." + kind + ".subject", f), ours("letter." + kind + ".text", f)))
+                        : Optional.empty()));
+    }
+
+    /** Our own words with tags. In bundles, where braces are places for arguments, tags stand in square brackets. */
+    private static String ours(String key, Formats f) {
+        return f.text(key).replace("[", "{{").replace("]", "}}");
+    }
+
+    private Written written(Wording own, String kind, Facts facts, Formats f) {
+        String house = catalogues.in(f.locale()).house().name();
+        Map<String, String> values = TagValues.of(facts, page(facts), house, f);
+        Map<String, Object> model = model(facts, f);
+        String text = Tags.filled(own.text(), values);
+        model.put("pieces", OwnText.pieces(text, address.inLetters("")));
+        model.put("toPage", f.text("letter.toPage"));
+        String html = writer.html("own", f.locale(), model);
+        List<CalendarFile.Event> events = kind.equals("confirmation") ? calendar(facts, f) : List.of();
+        return new Written(
+                line(Tags.filled(own.subject(), values)),
+                text.strip() + "\n",
+                html,
+                events.isEmpty() ? null : CalendarFile.of(events, clock.instant()));
+    }
+
+    private static String line(String subject) {
+        return gastfreund.app.typed.Written.line(subject, MOST_SUBJECT);
     }
 
     private String confirmed(Facts facts, Formats f) {

@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -28,6 +29,7 @@ final class Making {
     private Money back = Money.ZERO;
     private Facts.@Nullable Transfer transfer;
     private String prove = "";
+    private @Nullable String letter;
     private String token;
 
     Making(
@@ -75,6 +77,12 @@ final class Making {
         return this;
     }
 
+    /** @param id of a letter that goes before or after a booking */
+    Making timed(String id) {
+        letter = id;
+        return this;
+    }
+
     /** For somebody who may not see the order. */
     Making withoutToken() {
         token = "";
@@ -101,7 +109,8 @@ final class Making {
                 Stream.concat(issued.stream().map(Making::kept), wares.stream().map(Making::kept))
                         .toList(),
                 transfer,
-                prove);
+                prove,
+                letter);
     }
 
     /** What it is about; without bookings, what else the order buys. */
@@ -134,7 +143,12 @@ final class Making {
                 line.total().minor(),
                 line.balance().minor(),
                 due == null ? null : due.toString(),
-                free == null ? null : free.getEpochSecond());
+                free == null ? null : free.getEpochSecond(),
+                line.offer().value(),
+                row.answers().stream()
+                        .filter(a -> !a.value().isEmpty())
+                        .map(a -> a.label() + ": " + a.value().replace('\n', ','))
+                        .collect(Collectors.joining("\n")));
     }
 
     private static Facts.Issued kept(Goods ware) {

@@ -14,6 +14,8 @@ import gastfreund.app.payments.GatewayAccount;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
+import gastfreund.app.wording.HouseLetters;
+import gastfreund.app.wording.OwnLetter;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
 import java.time.LocalDate;
@@ -163,18 +165,27 @@ public class OrderLetters {
         toGuest(order, "missed", about(order, List.of(line)).back(back));
     }
 
+    /** It is time for a letter before or after a booking. */
+    public void timed(Order order, OrderLine line, OwnLetter letter) {
+        toGuest(order, letter.occasion().code(), about(order, List.of(line)).timed(letter.id()));
+    }
+
     /** Money came when every place was gone; it goes back. */
     public void tooLate(Order order, Money back) {
         toGuest(order, "too-late", about(order, List.of()).back(back));
     }
 
+    /** Not where the house, or the offer that it is about, has turned the letter off. */
     private void toGuest(Order order, String kind, Making making) {
-        outbox.putForGuest(new Letter(
-                order.id(),
-                kind,
-                order.contact().email(),
-                order.locale(),
-                making.facts().json()));
+        Facts facts = making.facts();
+        HouseLetters own = catalogues.catalogue().extras().letters();
+        boolean off = Occasions.of(kind)
+                .flatMap(o -> Occasions.letter(own, o, facts))
+                .filter(OwnLetter::off)
+                .isPresent();
+        if (!off) {
+            outbox.putForGuest(new Letter(order.id(), kind, order.contact().email(), order.locale(), facts.json()));
+        }
     }
 
     /** Writes to each of those in charge in their own language. */

@@ -36,10 +36,19 @@ public class LetterWriter {
         this.templates = templates;
     }
 
-    public Parts write(String kind, Locale locale, Map<String, Object> model) {
+    /** Writes the HTML part alone, for letters whose text is there already. */
+    public String html(String kind, Locale locale, Map<String, Object> model) {
+        return templates.process("messages/" + kind, context(locale, model));
+    }
+
+    private static Context context(Locale locale, Map<String, Object> model) {
         Map<String, Object> all = new HashMap<>(model);
         all.put("css", STYLES);
-        Context context = new Context(locale, all);
+        return new Context(locale, all);
+    }
+
+    public Parts write(String kind, Locale locale, Map<String, Object> model) {
+        Context context = context(locale, model);
         String text = templates.process("messages/" + kind + ".txt", context);
         return new Parts(
                 GAPS.matcher(text).replaceAll("\n\n").strip() + "\n", templates.process("messages/" + kind, context));

@@ -218,7 +218,8 @@ public class Moves {
                 booking,
                 proposal.time(),
                 proposal.option().place(),
-                proposal.option().staff());
+                proposal.option().staff(),
+                now);
         Sold sold = line.sold()
                 .at(
                         proposal.option().place(),

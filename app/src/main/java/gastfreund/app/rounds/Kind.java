@@ -16,6 +16,8 @@ public enum Kind {
     UNANSWERED,
     /** Money that is asked for. */
     OWED,
+    /** Letters before and after bookings. */
+    TIMED,
     /** Bookings that have taken place. */
     ATTENDED,
     /** Links for bookings that take place online. */

@@ -2,6 +2,7 @@ package gastfreund.app.journeys;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -10,14 +11,9 @@ import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.ReducedMotion;
 import gastfreund.app.GastfreundApplication;
 import gastfreund.app.MovableClock;
-import gastfreund.app.PdfPicture;
 import gastfreund.app.Standins;
-import java.awt.image.BufferedImage;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import javax.imageio.ImageIO;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -25,16 +21,19 @@ import org.springframework.context.ConfigurableApplicationContext;
 public final class Shots {
 
     private final String address;
+    private final String neighbour;
     private final Path folder;
 
-    private Shots(String address, Path folder) {
+    private Shots(String address, String neighbour, Path folder) {
         this.address = address;
+        this.neighbour = neighbour;
         this.folder = folder;
     }
 
     /** @param arguments the folder for the pictures */
     public static void main(String[] arguments) throws Exception {
         Standins standins = Standins.running();
+        String neighbour = standins.address().replace("localhost", "127.0.0.1") + "/neighbour";
         ConfigurableApplicationContext app = SpringApplication.run(
                 GastfreundApplication.class,
                 "--server.port=0",
@@ -42,12 +41,13 @@ public final class Shots {
                 "--gastfreund.demo=demo",
                 "--gastfreund.ahead=" + MovableClock.AHEAD,
                 "--gastfreund.mail-from=house@quillmere.example",
+                "--gastfreund.neighbour=" + neighbour,
                 "--gastfreund.gateway.url=" + standins.address(),
                 "--spring.mail.port=" + standins.smtpPort());
         String port = app.getEnvironment().getProperty("local.server.port");
         int outcome = 1;
         try {
-            new Shots("http://localhost:" + port, Path.of(arguments[0])).all();
+            new Shots("http://localhost:" + port, neighbour, Path.of(arguments[0])).all();
             outcome = SpringApplication.exit(app);
         } finally {
             System.exit(outcome);
@@ -57,6 +57,7 @@ public final class Shots {
     private void all() {
         guest(1280, "");
         guest(390, "-390");
+        elsewhere();
         desk();
     }
 
@@ -110,26 +111,45 @@ public final class Shots {
                 .all()
                 .forEach(group -> group.locator("input").nth(1).check());
         page.getByLabel("I have read").check();
-        take(page, "checkout" + suffix);
+        if (!wide) {
+            take(page, "checkout" + suffix);
+        }
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Book and pay"))
                 .click();
         page.waitForURL("**/pay/**");
         page.locator("button[type=submit]").click();
         page.waitForURL("**/bookings/**");
         take(page, "booking" + suffix);
-        if (wide) {
-            draw(page, "a[href$='.pdf']", "receipt");
-        }
     }
 
-    private void draw(Page page, String link, String name) {
-        String target = address + page.locator(link).first().getAttribute("href");
-        try {
-            BufferedImage picture = PdfPicture.drawn(page.request().get(target).body(), 96);
-            ImageIO.write(picture, "png", folder.resolve(name + ".png").toFile());
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+    /** The house in the pages of somebody else, and how the host says what is shown there. */
+    private void elsewhere() {
+        Page article = page(1280);
+        article.navigate(neighbour + "/gift-ideas?house=" + address);
+        panel(article).locator(".slot").first().waitFor();
+        take(article, "neighbour");
+        Page shop = page(390);
+        shop.navigate(neighbour + "/shop?house=" + address);
+        shop.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Choose a time"))
+                .click();
+        panel(shop).locator(".slot").first().waitFor();
+        take(shop, "neighbour-390");
+    }
+
+    private static FrameLocator panel(Page page) {
+        return page.frameLocator("gastfreund-panel iframe");
+    }
+
+    private void sharing(Page page) {
+        page.navigate(
+                address + "/desk/house/sharing?what=offer:clay-table&without=picture+text&accent=%232d6a4f&font=page"
+                        + "&ground=none&from=gift-ideas");
+        page.frameLocator("#preview iframe")
+                .frameLocator("gastfreund-panel iframe")
+                .locator(".slot")
+                .first()
+                .waitFor();
+        take(page, "sharing");
     }
 
     private void desk() {
@@ -154,11 +174,7 @@ public final class Shots {
         take(page, "order");
         hours(page);
         offers(page);
-        page.navigate(address + "/desk/house/about?tab=look");
-        page.waitForLoadState();
-        page.locator("[name='extra/look/colour']").fill("#2f6f5e");
-        page.locator("#effect li").waitFor();
-        take(page, "house-looks");
+        sharing(page);
         page.navigate(address + "/desk/explain?offer=private-lesson&length=90&party=2&staff=mira&day=2027-01-21");
         page.locator("[data-at][aria-label^='14:30']").first().click();
         page.locator("[data-at][aria-label^='14:30'][aria-current]").first().waitFor();

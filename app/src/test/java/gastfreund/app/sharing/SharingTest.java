@@ -29,7 +29,8 @@ import org.springframework.web.util.HtmlUtils;
 class SharingTest extends DemoHouseTest {
 
     private static final String PAGE = "/desk/house/sharing";
-    private static final Pattern CODE = Pattern.compile("(?s)<pre class=\"lines\" id=\"code\"[^>]*><code>(.*?)</code>");
+    private static final Pattern CODE =
+            Pattern.compile("(?s)<pre class=\"snippet\" id=\"code\"[^>]*><code>(.*?)</code>");
 
     @Autowired
     private CatalogueService catalogues;

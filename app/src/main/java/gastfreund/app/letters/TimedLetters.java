@@ -1,0 +1,146 @@
+package gastfreund.app.letters;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderLine;
+import gastfreund.app.orders.OrderStore;
+import gastfreund.app.rounds.Entry;
+import gastfreund.app.rounds.Kind;
+import gastfreund.app.rounds.Rounds;
+import gastfreund.app.wording.Occasion;
+import gastfreund.app.wording.OwnLetter;
+import gastfreund.core.bookings.BookingStatus;
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.letters.Due;
+import gastfreund.core.letters.QuietHours;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.time.Interval;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import org.jspecify.annotations.Nullable;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Letters that go some time before or after a booking ({@code docs/letters.md}). What is due is found by the clock and what is
+ * booked, never by timers: after a day without power what is still of use goes out, and the rest is noted as late.
+ */
+@Component
+public class TimedLetters {
+
+    /** How far quiet hours can put off a letter, and bring one forward. */
+    private static final Duration MOST_QUIET = Duration.ofHours(25);
+
+    private final CatalogueService catalogues;
+    private final TimedStore store;
+    private final OrderStore orders;
+    private final OrderLetters letters;
+    private final Rounds rounds;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    TimedLetters(
+            CatalogueService catalogues,
+            TimedStore store,
+            OrderStore orders,
+            OrderLetters letters,
+            Rounds rounds,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.catalogues = catalogues;
+        this.store = store;
+        this.orders = orders;
+        this.letters = letters;
+        this.rounds = rounds;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    /** Puts what is due into the outbox, each once. */
+    @Scheduled(fixedDelayString = "${gastfreund.jobs.timed:20s}")
+    public void send() {
+        if (catalogues.find().isPresent()) {
+            rounds.each(Kind.TIMED, due(clock.instant()));
+        }
+    }
+
+    private List<Entry> due(Instant now) {
+        Catalogue catalogue = catalogues.catalogue();
+        QuietHours quiet = catalogue.extras().letters().quietMails()
+                ? catalogue.extras().quiet().hours().orElse(null)
+                : null;
+        List<Entry> due = new ArrayList<>();
+        for (Offer offer : catalogue.house().offers()) {
+            for (OwnLetter letter : catalogue.extras().letters().of(offer.id())) {
+                if (letter.occasion().isTimed() && !letter.off()) {
+                    for (TimedStore.Candidate one : candidates(offer.id(), letter, now)) {
+                        state(one, letter, quiet, catalogue, now)
+                                .ifPresent(state -> due.add(new Entry(
+                                        one.booking().value() + " " + letter.id(),
+                                        () -> transaction.executeWithoutResult(t -> go(one, letter, state, now)))));
+                    }
+                }
+            }
+        }
+        return due;
+    }
+
+    private List<TimedStore.Candidate> candidates(OfferId offer, OwnLetter letter, Instant now) {
+        Duration apart = Duration.ofMinutes(letter.minutes());
+        return letter.occasion() == Occasion.BEFORE
+                ? store.starting(
+                        offer,
+                        letter.id(),
+                        now.minus(MOST_QUIET),
+                        now.plus(apart).plus(MOST_QUIET),
+                        now)
+                : store.ending(
+                        offer,
+                        letter.id(),
+                        now.minus(apart).minus(MOST_QUIET).minus(Duration.ofMinutes(2 * Due.OF_USE)),
+                        now.minus(apart),
+                        now);
+    }
+
+    /** What becomes of a letter now; empty: it is not due yet. */
+    private static Optional<TimedStore.State> state(
+            TimedStore.Candidate one, OwnLetter letter, @Nullable QuietHours quiet, Catalogue catalogue, Instant now) {
+        boolean before = letter.occasion() == Occasion.BEFORE;
+        OptionalLong due = before
+                ? Due.before(
+                        catalogue.zone(),
+                        quiet,
+                        letter.minutes(),
+                        one.time().start(),
+                        Interval.firstMinuteFrom(one.made()))
+                : OptionalLong.of(Due.after(
+                        catalogue.zone(), quiet, letter.minutes(), one.time().end()));
+        if (due.isEmpty()) {
+            return Optional.of(TimedStore.State.MADE_LATER);
+        }
+        if (now.isBefore(Interval.instantOf(due.getAsLong()))) {
+            return Optional.empty();
+        }
+        Instant useless = before ? one.time().startInstant() : Interval.instantOf(due.getAsLong() + Due.OF_USE);
+        return Optional.of(now.isBefore(useless) ? TimedStore.State.PUT : TimedStore.State.LATE);
+    }
+
+    private void go(TimedStore.Candidate one, OwnLetter letter, TimedStore.State state, Instant now) {
+        Order order = orders.byBooking(one.booking().value()).orElseThrow();
+        OrderLine line = order.line(one.booking()).orElseThrow();
+        boolean stands = line.time().start() == one.time().start()
+                && (line.status() == BookingStatus.CONFIRMED || line.status() == BookingStatus.COMPLETED);
+        if (stands
+                && store.note(one.booking(), letter.id(), one.time().start(), state, now)
+                && state == TimedStore.State.PUT) {
+            letters.timed(order, line, letter);
+        }
+    }
+}
