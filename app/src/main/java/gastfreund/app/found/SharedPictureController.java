@@ -47,6 +47,7 @@ class SharedPictureController {
         return ResponseEntity.ok()
                 .contentType(MediaType.IMAGE_PNG)
                 .cacheControl(CacheControl.maxAge(Duration.ofHours(1)).cachePublic())
+                .varyBy("Accept-Language")
                 .eTag("\"" + DigestUtils.md5DigestAsHex(picture) + "\"")
                 .body(picture);
     }

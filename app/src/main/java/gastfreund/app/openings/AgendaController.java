@@ -73,7 +73,7 @@ class AgendaController {
         model.addAttribute(
                 "page",
                 new AgendaPage(
-                        f.fullDate(date),
+                        f.day(date),
                         date.isAfter(today) ? address(date.minusDays(1), persons, links) : null,
                         address(date.plusDays(1), persons, links),
                         PATH,

@@ -19,7 +19,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriComponentsBuilder;
 
@@ -56,11 +58,13 @@ public record Choice(
      */
     public record Moving(String address, BookingId booking, boolean onlyTime, Audience by) {}
 
+    private static final Pattern NUMBER = Pattern.compile("\\A-?\\d{1,9}+\\z");
+
     /** What an address says, unchecked; each may be null. */
     public record Asked(
-            @Nullable Integer party,
+            @Nullable String party,
             @Nullable String length,
-            @Nullable Integer units,
+            @Nullable String units,
             @Nullable List<String> add,
             @Nullable String staff,
             @Nullable String place,
@@ -75,7 +79,7 @@ public record Choice(
 
     /** @param house what is retired there cannot be chosen */
     public static Choice of(House house, Offer offer, Asked asked) {
-        int party = asked.party() == null ? offer.party().min() : asked.party();
+        int party = number(asked.party()).orElse(offer.party().min());
         Length length = id(asked.length())
                 .flatMap(l -> offer.length(new LengthId(l)))
                 .orElse(offer.lengths().get(0));
@@ -83,7 +87,7 @@ public record Choice(
                 offer,
                 Math.max(offer.party().min(), Math.min(offer.party().max(), party)),
                 length,
-                unitsOf(length, asked.units() == null ? 1 : asked.units()),
+                unitsOf(length, number(asked.units()).orElse(1)),
                 Quantities.asked(offer, asked.add() == null ? List.of() : asked.add()),
                 id(asked.staff())
                         .map(StaffId::new)
@@ -104,7 +108,7 @@ public record Choice(
     /** The names of what was asked and cannot be had, so that something else stands in for it. */
     List<String> otherThan(Asked asked) {
         List<String> other = new ArrayList<>();
-        if (asked.party() != null && asked.party() != party) {
+        if (id(asked.party()).filter(p -> !p.equals(Integer.toString(party))).isPresent()) {
             other.add("party");
         }
         if (id(asked.length()).filter(l -> !l.equals(length.id().value())).isPresent()) {
@@ -125,6 +129,12 @@ public record Choice(
 
     private static int unitsOf(Length length, int wanted) {
         return Math.max(length.minUnits(), Math.min(length.maxUnits(), wanted));
+    }
+
+    private static OptionalInt number(@Nullable String text) {
+        return text != null && NUMBER.matcher(text).matches()
+                ? OptionalInt.of(Integer.parseInt(text))
+                : OptionalInt.empty();
     }
 
     private static Optional<String> id(@Nullable String text) {

@@ -44,7 +44,7 @@ class KeepingTest extends DemoHouseTest {
         Choice choice = Choice.of(
                 catalogues.catalogue().house(),
                 wanted,
-                new Choice.Asked(party, null, null, null, null, null, null, null));
+                new Choice.Asked(Integer.toString(party), null, null, null, null, null, null, null));
         return holds.keep(null, new KeepRequest(choice, start, null, somebody(), "", ""));
     }
 

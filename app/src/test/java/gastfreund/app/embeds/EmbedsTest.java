@@ -108,6 +108,7 @@ class EmbedsTest extends DemoHouseTest {
         "font=page&family=%3C/style%3E,family",
         "look=No+such+look,look",
         "party=99,party",
+        "party=many&units=x,party",
         "length=no-such-length&staff=nobody,'length, staff'"
     })
     void whatCannotBeHadIsLeftOutAndNamed(String asked, String wrong) {

@@ -97,8 +97,11 @@ class EmbedTest extends DemoHouseTest {
     /** Chooses a time in the frame, and goes on until the window is led to the gateway. */
     private void bookInside(FrameLocator frame, String name) {
         frame.locator(".slot").first().click();
-        frame.getByRole(AriaRole.LINK, new FrameLocator.GetByRoleOptions().setName("To checkout"))
-                .click();
+        Locator checkout = frame.getByRole(AriaRole.LINK, new FrameLocator.GetByRoleOptions().setName("To checkout"));
+        assertThat(checkout).isVisible();
+        // The page goes to the beginning of what is shown now; whoever clicks while it does clicks beside it.
+        page.waitForFunction("document.querySelector('gastfreund-panel').getBoundingClientRect().top >= -1");
+        checkout.click();
         frame.getByLabel("Name").fill(name);
         frame.getByLabel("Mail address").fill(name.toLowerCase().replace(' ', '.') + "@post.example");
         frame.getByLabel("Telephone").fill("+49 30 5550 177");
