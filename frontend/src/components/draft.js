@@ -13,6 +13,10 @@ export const draft = () => ({
     'data-x-on:input'(event) {
       if (event.target.form?.id === 'one') this.ask();
     },
+    'data-x-on:click'(event) {
+      const tag = event.target.closest('[data-tag]');
+      if (tag) this.putIn(document.getElementById(tag.dataset.tag), tag.value);
+    },
     'data-x-on:pointerdown'(event) {
       this.grab(event);
     },
@@ -137,6 +141,13 @@ export const draft = () => ({
     }
   },
 
+  // A tag goes to where somebody writes.
+  putIn(field, words) {
+    field.setRangeText(words, field.selectionStart, field.selectionEnd, 'end');
+    field.focus();
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+  },
+
   // How long before: each step of a knot goes to the next of these, in hours.
   stops: [0, 1, 2, 3, 6, 12, 24, 36, 48, 72, 96, 120, 168, 240, 336, 504, 720],
 
@@ -144,7 +155,8 @@ export const draft = () => ({
     const field = document.getElementById(knot.dataset.knot);
     if (!field) return;
     const now = Number(knot.dataset.hours);
-    const next = by > 0 ? this.stops.find((h) => h > now) : this.stops.findLast((h) => h < now);
+    const longer = knot.dataset.way === 'after' ? by < 0 : by > 0;
+    const next = longer ? this.stops.find((h) => h > now) : this.stops.findLast((h) => h < now);
     if (next === undefined) return;
     knot.dataset.hours = next;
     field.value = `${next} h`;

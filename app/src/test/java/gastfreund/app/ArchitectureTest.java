@@ -77,6 +77,7 @@ class ArchitectureTest {
             "offerdesk",
             "files",
             "sharing",
+            "letterdesk",
             "housedesk",
             "explainer",
             "access",

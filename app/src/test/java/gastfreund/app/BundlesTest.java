@@ -2,6 +2,8 @@ package gastfreund.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gastfreund.app.wording.Occasion;
+import gastfreund.app.wording.Tags;
 import java.io.IOException;
 import java.io.Reader;
 import java.nio.file.Files;
@@ -17,6 +19,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -47,6 +50,13 @@ class BundlesTest {
         ENDINGS.put("offers.tab.", Set.of("dates", "sold", "what", "money", "questions"));
         ENDINGS.put("offers.happens.", Set.of("time", "things", "shared", "dates"));
         ENDINGS.put("offers.happensAside.", Set.of("time", "things", "shared", "dates"));
+        Set<String> occasions =
+                Arrays.stream(Occasion.values()).map(Occasion::code).collect(Collectors.toSet());
+        ENDINGS.put("letters.title.", occasions);
+        ENDINGS.put("letters.at.", Set.of("confirmed", "answered", "balance", "before", "after"));
+        ENDINGS.put("letters.sentence.", Set.of("before", "after"));
+        ENDINGS.put("letters.tag.", Set.copyOf(Tags.ALL));
+        ENDINGS.put("letters.said.", Set.of("kept", "reset", "removed", "added"));
         ENDINGS.put("sharing.as.", Set.of("inline", "button", "link"));
         ENDINGS.put("sharing.asHelp.", Set.of("inline", "button", "link"));
         ENDINGS.put("sharing.view.", Set.of("agenda", "mine", "wide", "narrow", "dark", "plain"));

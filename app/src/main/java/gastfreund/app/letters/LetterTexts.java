@@ -9,6 +9,7 @@ import gastfreund.app.messages.LetterWriter;
 import gastfreund.app.messages.LetterWriting;
 import gastfreund.app.messages.Written;
 import gastfreund.app.pages.Address;
+import gastfreund.app.wording.Occasion;
 import gastfreund.app.wording.Tags;
 import gastfreund.app.wording.Wording;
 import gastfreund.core.money.Money;
@@ -79,10 +80,22 @@ class LetterTexts implements LetterWriting {
         return Occasions.of(kind).flatMap(occasion -> Occasions.letter(
                         catalogues.catalogue().extras().letters(), occasion, facts)
                 .flatMap(l -> l.in(f.locale()))
-                .or(() -> occasion.isTimed()
-                        ? Optional.of(new Wording(
-                                ours("letter." + kind + ".subject", f), ours("letter." + kind + ".text", f)))
-                        : Optional.empty()));
+                .or(() -> occasion.isTimed() ? Optional.of(ours(occasion, f)) : Optional.empty()));
+    }
+
+    /** Our own words for an occasion, with tags: those of a letter that is not timed are built from what it begins with. */
+    Wording ours(Occasion occasion, Formats f) {
+        if (occasion.isTimed()) {
+            return new Wording(
+                    ours("letter." + occasion.code() + ".subject", f), ours("letter." + occasion.code() + ".text", f));
+        }
+        String kind = Occasions.kind(occasion);
+        boolean plain = occasion == Occasion.CONFIRMED || occasion == Occasion.ISSUED;
+        String subject = occasion == Occasion.CONFIRMED
+                ? f.text("letter.confirmation.subject", "{{offer}}", "{{when}}")
+                : f.text("letter." + kind + ".subject", "{{offer}}");
+        String intro = plain ? f.text("letter.own.intro") : f.text("letter." + kind + ".intro");
+        return new Wording(subject, ours("letter.own.text", f).replace("{{intro}}", intro));
     }
 
     /** Our own words with tags. In bundles, where braces are places for arguments, tags stand in square brackets. */
@@ -90,7 +103,7 @@ class LetterTexts implements LetterWriting {
         return f.text(key).replace("[", "{{").replace("]", "}}");
     }
 
-    private Written written(Wording own, String kind, Facts facts, Formats f) {
+    Written written(Wording own, String kind, Facts facts, Formats f) {
         String house = catalogues.in(f.locale()).house().name();
         Map<String, String> values = TagValues.of(facts, page(facts), house, f);
         Map<String, Object> model = model(facts, f);

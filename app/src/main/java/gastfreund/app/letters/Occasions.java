@@ -35,6 +35,16 @@ final class Occasions {
         return Optional.ofNullable(OF.get(kind));
     }
 
+    /** The kind of letter in which an occasion is told of usually. */
+    static String kind(Occasion occasion) {
+        return switch (occasion) {
+            case CONFIRMED -> "confirmation";
+            case REQUESTED -> "request";
+            case ANSWERED -> "declined";
+            default -> occasion.code();
+        };
+    }
+
     /** The house's letter, in the version of the offer that it is about first; empty: nothing was said of it. */
     static Optional<OwnLetter> letter(HouseLetters own, Occasion occasion, Facts facts) {
         String offer = facts.rows().isEmpty() ? null : facts.rows().get(0).offer();

@@ -215,6 +215,11 @@ public class OrderLetters {
         });
     }
 
+    /** What a letter about one booking says. */
+    Facts facts(Order order, OrderLine line) {
+        return about(order, List.of(line)).with(List.of(line)).facts();
+    }
+
     private Making about(Order order, List<OrderLine> lines) {
         Formats f = speech.in(order.locale(), catalogues.catalogue());
         return new Making(order, lines, list -> pages.rows(list, f), () -> pages.goods(order));

@@ -10,6 +10,7 @@ import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.Rounds;
 import gastfreund.app.wording.Occasion;
 import gastfreund.app.wording.OwnLetter;
+import gastfreund.core.bookings.BookingId;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.letters.Due;
@@ -20,6 +21,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
@@ -73,9 +75,7 @@ public class TimedLetters {
 
     private List<Entry> due(Instant now) {
         Catalogue catalogue = catalogues.catalogue();
-        QuietHours quiet = catalogue.extras().letters().quietMails()
-                ? catalogue.extras().quiet().hours().orElse(null)
-                : null;
+        QuietHours quiet = quiet(catalogue);
         List<Entry> due = new ArrayList<>();
         for (Offer offer : catalogue.house().offers()) {
             for (OwnLetter letter : catalogue.extras().letters().of(offer.id())) {
@@ -90,6 +90,33 @@ public class TimedLetters {
             }
         }
         return due;
+    }
+
+    /**
+     * A letter that will go out.
+     *
+     * @param at when, in minutes since the epoch
+     */
+    public record Ahead(long at, BookingId booking) {}
+
+    /** The letters of one kind that go out from now on until some time later, the soonest first. */
+    public List<Ahead> ahead(OfferId offer, OwnLetter letter, Duration until) {
+        Instant now = clock.instant();
+        Catalogue catalogue = catalogues.catalogue();
+        QuietHours quiet = quiet(catalogue);
+        return candidates(offer, letter, now.plus(until)).stream()
+                .flatMap(
+                        one -> due(one, letter, quiet, catalogue).stream().mapToObj(at -> new Ahead(at, one.booking())))
+                .filter(a -> !Interval.instantOf(a.at()).isBefore(now)
+                        && Interval.instantOf(a.at()).isBefore(now.plus(until)))
+                .sorted(Comparator.comparingLong(Ahead::at))
+                .toList();
+    }
+
+    private static @Nullable QuietHours quiet(Catalogue catalogue) {
+        return catalogue.extras().letters().quietMails()
+                ? catalogue.extras().quiet().hours().orElse(null)
+                : null;
     }
 
     private List<TimedStore.Candidate> candidates(OfferId offer, OwnLetter letter, Instant now) {
@@ -112,8 +139,22 @@ public class TimedLetters {
     /** What becomes of a letter now; empty: it is not due yet. */
     private static Optional<TimedStore.State> state(
             TimedStore.Candidate one, OwnLetter letter, @Nullable QuietHours quiet, Catalogue catalogue, Instant now) {
-        boolean before = letter.occasion() == Occasion.BEFORE;
-        OptionalLong due = before
+        OptionalLong due = due(one, letter, quiet, catalogue);
+        if (due.isEmpty()) {
+            return Optional.of(TimedStore.State.MADE_LATER);
+        }
+        if (now.isBefore(Interval.instantOf(due.getAsLong()))) {
+            return Optional.empty();
+        }
+        Instant useless = letter.occasion() == Occasion.BEFORE
+                ? one.time().startInstant()
+                : Interval.instantOf(due.getAsLong() + Due.OF_USE);
+        return Optional.of(now.isBefore(useless) ? TimedStore.State.PUT : TimedStore.State.LATE);
+    }
+
+    private static OptionalLong due(
+            TimedStore.Candidate one, OwnLetter letter, @Nullable QuietHours quiet, Catalogue catalogue) {
+        return letter.occasion() == Occasion.BEFORE
                 ? Due.before(
                         catalogue.zone(),
                         quiet,
@@ -122,14 +163,6 @@ public class TimedLetters {
                         Interval.firstMinuteFrom(one.made()))
                 : OptionalLong.of(Due.after(
                         catalogue.zone(), quiet, letter.minutes(), one.time().end()));
-        if (due.isEmpty()) {
-            return Optional.of(TimedStore.State.MADE_LATER);
-        }
-        if (now.isBefore(Interval.instantOf(due.getAsLong()))) {
-            return Optional.empty();
-        }
-        Instant useless = before ? one.time().startInstant() : Interval.instantOf(due.getAsLong() + Due.OF_USE);
-        return Optional.of(now.isBefore(useless) ? TimedStore.State.PUT : TimedStore.State.LATE);
     }
 
     private void go(TimedStore.Candidate one, OwnLetter letter, TimedStore.State state, Instant now) {

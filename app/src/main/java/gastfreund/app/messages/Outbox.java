@@ -118,16 +118,26 @@ public class Outbox {
      * @return why it could not be sent, as the mail server says it; empty: it was taken
      */
     public String trySending(String recipient, String subject, String words) {
+        return trySending(recipient, new Written(subject, words, "", null));
+    }
+
+    /** The same with a letter as it would go out. */
+    public String trySending(String recipient, Written letter) {
         if (mailed.mailFrom().isBlank()) {
             return "GASTFREUND_MAIL_FROM";
         }
         try {
             MimeMessage message = mail.createMimeMessage();
-            MimeMessageHelper helper = new MimeMessageHelper(message, StandardCharsets.UTF_8.name());
+            MimeMessageHelper helper =
+                    new MimeMessageHelper(message, !letter.html().isEmpty(), StandardCharsets.UTF_8.name());
             helper.setFrom(mailed.mailFrom());
             helper.setTo(recipient);
-            helper.setSubject(subject);
-            helper.setText(words);
+            helper.setSubject(letter.subject());
+            if (letter.html().isEmpty()) {
+                helper.setText(letter.text());
+            } else {
+                helper.setText(letter.text(), letter.html());
+            }
             mail.send(message);
             return "";
         } catch (MessagingException | MailException e) {

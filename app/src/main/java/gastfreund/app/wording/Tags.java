@@ -43,7 +43,7 @@ public final class Tags {
     private Tags() {}
 
     /** What is wrong with a text, as the reader of house files says it; empty: nothing. */
-    static Optional<String> wrong(String text) {
+    public static Optional<String> wrong(String text) {
         Set<String> unknown = new TreeSet<>();
         try {
             COMPILER.compile(text).visit(new Names(unknown));

@@ -111,6 +111,7 @@ abstract class Accessibility extends DemoHouseTest {
                     "/desk/house/sale?tab=passes",
                     "/desk/house/texts",
                     "/desk/house/texts/offers/clay-table",
+                    "/desk/letters",
                     "/desk/house/sharing?what=offer:clay-table&accent=%232d6a4f",
                     "/desk/house/files",
                     "/desk/codes",

@@ -1,0 +1,355 @@
+package gastfreund.app.letterdesk;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.editing.Sort;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.languages.Languages;
+import gastfreund.app.languages.Spans;
+import gastfreund.app.letters.Rehearsal;
+import gastfreund.app.letters.TimedLetters;
+import gastfreund.app.messages.Written;
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderLine;
+import gastfreund.app.orders.Orders;
+import gastfreund.app.pages.Clause;
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Note;
+import gastfreund.app.wording.Occasion;
+import gastfreund.app.wording.OwnLetter;
+import gastfreund.app.wording.Tags;
+import gastfreund.app.wording.Wording;
+import gastfreund.core.hours.OfferId;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.web.util.UriComponentsBuilder;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Draws the life line, and the letter that is chosen on it. */
+@Component
+class LetterPages {
+
+    static final String ADDRESS = "/desk/letters";
+
+    private static final List<Occasion> AT_ONCE = List.of(Occasion.CONFIRMED, Occasion.ANSWERED, Occasion.BALANCE);
+    private static final List<Occasion> IF = List.of(
+            Occasion.REQUESTED,
+            Occasion.BALANCE_AGAIN,
+            Occasion.MOVED,
+            Occasion.CANCELLED,
+            Occasion.MISSED,
+            Occasion.ISSUED);
+
+    private static final int FIRST = 110;
+    private static final int APART = 155;
+    private static final int BEFORE_FROM = 520;
+    private static final int BEFORE_TO = 740;
+    private static final int AFTER_FROM = 1010;
+    private static final int AFTER_TO = 1130;
+    private static final int LATELY = 60;
+    private static final Duration AHEAD = Duration.ofDays(2);
+
+    private final Rehearsal rehearsal;
+    private final TimedLetters timed;
+    private final Orders orders;
+
+    LetterPages(Rehearsal rehearsal, TimedLetters timed, Orders orders) {
+        this.rehearsal = rehearsal;
+        this.timed = timed;
+        this.orders = orders;
+    }
+
+    /** The letters for what is looked at: those that are kept, and those of which nothing was said. */
+    static List<OwnLetter> letters(Typed typed, Catalogue catalogue) {
+        List<OwnLetter> all = new ArrayList<>(catalogue.extras().letters().of(offer(typed)));
+        for (Occasion occasion : Occasion.values()) {
+            if (!occasion.isTimed() && all.stream().noneMatch(l -> l.occasion() == occasion)) {
+                all.add(new OwnLetter(occasion.code(), occasion, 0, false, Map.of()));
+            }
+        }
+        return all;
+    }
+
+    /** The offer that is looked at; one that is none stands for all of them. */
+    static OfferId offer(Typed typed) {
+        return new OfferId(typed.offer().isEmpty() ? "-" : typed.offer());
+    }
+
+    static OwnLetter chosen(Typed typed, Catalogue catalogue) {
+        List<OwnLetter> all = letters(typed, catalogue);
+        return all.stream()
+                .filter(l -> l.id().equals(typed.letter()))
+                .findFirst()
+                .or(() -> all.stream()
+                        .filter(l -> l.occasion() == Occasion.CONFIRMED)
+                        .findFirst())
+                .orElseThrow();
+    }
+
+    static Locale language(Typed typed, Catalogue catalogue) {
+        return Languages.all().stream()
+                .filter(l -> l.toLanguageTag().equals(typed.language()))
+                .findFirst()
+                .orElse(catalogue.extras().manners().first());
+    }
+
+    static String address(Typed typed) {
+        UriComponentsBuilder to = UriComponentsBuilder.fromPath(ADDRESS);
+        Map<String, String> said = new HashMap<>();
+        said.put("offer", typed.offer());
+        said.put("letter", typed.letter());
+        said.put("language", typed.language());
+        said.values().removeIf(String::isEmpty);
+        said.keySet().stream().sorted().forEach(n -> to.queryParam(n, "{" + n + "}"));
+        return to.encode().buildAndExpand(said).toUriString();
+    }
+
+    /** @param wrong what cannot be kept, by the names of the fields */
+    LettersPage page(Typed typed, Catalogue catalogue, List<Note> notes, Map<String, String> wrong, Formats f) {
+        OwnLetter letter = said(typed, chosen(typed, catalogue));
+        Typed here = typed.withLetter(letter.id());
+        List<OwnLetter> all = letters(typed, catalogue).stream()
+                .map(l -> l.id().equals(letter.id()) ? letter : l)
+                .toList();
+        return new LettersPage(
+                notes,
+                offers(here, catalogue, f),
+                line(here, all, letter, f),
+                all.stream()
+                        .filter(l -> IF.contains(l.occasion()))
+                        .sorted(Comparator.comparingInt(l -> IF.indexOf(l.occasion())))
+                        .map(l -> new LettersPage.Choice(
+                                address(here.withLetter(l.id())),
+                                title(l, f),
+                                l.off() ? f.text("letters.off") : "",
+                                l.id().equals(letter.id())))
+                        .toList(),
+                chosen(typed, letter, catalogue, wrong, f),
+                address(here).substring(ADDRESS.length()));
+    }
+
+    private static List<LettersPage.Choice> offers(Typed here, Catalogue catalogue, Formats f) {
+        List<LettersPage.Choice> offers = new ArrayList<>();
+        offers.add(new LettersPage.Choice(
+                address(here.withOffer("")),
+                f.text("letters.allOffers"),
+                "",
+                here.offer().isEmpty()));
+        catalogue.house().onSale().forEach(o -> {
+            int own = catalogue
+                    .extras()
+                    .letters()
+                    .offers()
+                    .getOrDefault(o.id(), List.of())
+                    .size();
+            offers.add(new LettersPage.Choice(
+                    address(here.withOffer(o.id().value())),
+                    o.title(),
+                    own == 0 ? "" : f.text("letters.own", own),
+                    o.id().value().equals(here.offer())));
+        });
+        return offers;
+    }
+
+    private static List<LettersPage.Knot> line(Typed here, List<OwnLetter> all, OwnLetter chosen, Formats f) {
+        List<LettersPage.Knot> line = new ArrayList<>();
+        for (int i = 0; i < AT_ONCE.size(); i++) {
+            Occasion occasion = AT_ONCE.get(i);
+            int x = FIRST + i * APART;
+            all.stream()
+                    .filter(l -> l.occasion() == occasion)
+                    .forEach(l -> line.add(knot(here, l, chosen, x, f.text("letters.at." + occasion.code()), f)));
+        }
+        spread(line, here, all, chosen, Occasion.BEFORE, BEFORE_FROM, BEFORE_TO, f);
+        spread(line, here, all, chosen, Occasion.AFTER, AFTER_FROM, AFTER_TO, f);
+        return line;
+    }
+
+    /** Those before or after a booking, in the order in which they go. */
+    private static void spread(
+            List<LettersPage.Knot> line,
+            Typed here,
+            List<OwnLetter> all,
+            OwnLetter chosen,
+            Occasion occasion,
+            int from,
+            int to,
+            Formats f) {
+        Comparator<OwnLetter> byTime = Comparator.comparingLong(OwnLetter::minutes);
+        List<OwnLetter> timed = all.stream()
+                .filter(l -> l.occasion() == occasion)
+                .sorted(occasion == Occasion.BEFORE ? byTime.reversed() : byTime)
+                .toList();
+        for (int i = 0; i < timed.size(); i++) {
+            int x = timed.size() == 1 ? (from + to) / 2 : from + (to - from) * i / (timed.size() - 1);
+            OwnLetter letter = timed.get(i);
+            line.add(knot(
+                            here,
+                            letter,
+                            chosen,
+                            x,
+                            f.text("letters.at." + occasion.code(), Spans.said(letter.minutes(), f)),
+                            f)
+                    .at(letter.id().equals(chosen.id()) ? letter.minutes() / 60 : -1, occasion.code()));
+        }
+    }
+
+    /** A letter with what was typed of when it goes, as far as it can be read. */
+    static OwnLetter said(Typed typed, OwnLetter letter) {
+        long minutes = typed.minutes() == null || !letter.occasion().isTimed()
+                ? letter.minutes()
+                : Spans.read(typed.minutes(), 60).orElse(letter.minutes());
+        boolean off = typed.goes() == null ? letter.off() : !typed.goes().equals("true");
+        return new OwnLetter(letter.id(), letter.occasion(), minutes, off, letter.wordings());
+    }
+
+    private static LettersPage.Knot knot(
+            Typed here, OwnLetter letter, OwnLetter chosen, int x, String under, Formats f) {
+        return new LettersPage.Knot(
+                address(here.withLetter(letter.id())),
+                x,
+                title(letter, f),
+                f.text(letter.off() ? "letters.off" : "letters.mail"),
+                under,
+                letter.off(),
+                letter.id().equals(chosen.id()),
+                -1,
+                "");
+    }
+
+    static String title(OwnLetter letter, Formats f) {
+        return letter.occasion().isTimed()
+                ? f.text("letters.title." + letter.occasion().code(), Spans.said(letter.minutes(), f))
+                : f.text("letters.title." + letter.occasion().code());
+    }
+
+    /** The words that stand in the fields: typed, kept, or ours. */
+    Wording words(Typed typed, OwnLetter letter, Locale language) {
+        Wording kept = letter.in(language).orElseGet(() -> rehearsal.ours(letter.occasion(), language));
+        return new Wording(
+                typed.subject() == null ? kept.subject() : typed.subject(),
+                typed.text() == null ? kept.text() : typed.text());
+    }
+
+    private LettersPage.Chosen chosen(
+            Typed typed, OwnLetter letter, Catalogue catalogue, Map<String, String> wrong, Formats f) {
+        Locale language = language(typed, catalogue);
+        Wording words = words(typed, letter, language);
+        boolean goes = !letter.off();
+        Field off = Field.select(
+                        "goes",
+                        f.text("letters.goes"),
+                        List.of(
+                                Field.Option.of("true", f.text("letters.goesMail")),
+                                Field.Option.of("false", f.text("letters.goesNot"))))
+                .value(Boolean.toString(goes));
+        List<Clause> clauses = new ArrayList<>();
+        if (letter.occasion().isTimed()) {
+            Field minutes = Field.line("minutes", f.text("letters.minutes"), 40)
+                    .value(typed.minutes() == null ? Spans.said(letter.minutes(), f) : typed.minutes())
+                    .wrong(wrong.getOrDefault("minutes", ""));
+            clauses.add(Clause.of(
+                            "goes",
+                            f.text("letters.sentence." + letter.occasion().code()),
+                            off,
+                            minutes)
+                    .with(ahead(letter, catalogue, typed, f)));
+        } else {
+            clauses.add(Clause.of("goes", f.text("letters.sentence"), off));
+        }
+        boolean own = !letter.wordings().isEmpty() || letter.off();
+        return new LettersPage.Chosen(
+                title(letter, f),
+                clauses,
+                List.of(
+                        Field.line("subject", f.text("letters.subject"), Typed.MOST_SUBJECT)
+                                .value(words.subject())
+                                .wrong(wrong.getOrDefault("subject", "")),
+                        Field.text("text", f.text("letters.text"), Typed.MOST_TEXT)
+                                .with("rows", "12")
+                                .value(words.text())
+                                .wrong(wrong.getOrDefault("text", ""))),
+                Languages.all().stream()
+                        .map(l -> new LettersPage.Choice(
+                                address(typed.withLetter(letter.id()).in(l.toLanguageTag())),
+                                l.getDisplayLanguage(f.locale()),
+                                letter.in(l).isPresent() ? f.text("letters.written") : "",
+                                l.equals(language)))
+                        .toList(),
+                Tags.ALL.stream()
+                        .map(t -> new LettersPage.Tag("{{" + t + "}}", f.text("letters.tag." + t)))
+                        .toList(),
+                own,
+                letter.occasion().isTimed(),
+                f.text(typed.offer().isEmpty() ? "letters.ours" : "letters.likeAll"),
+                List.of(
+                        Field.hidden("offer", typed.offer()),
+                        Field.hidden("letter", letter.id()),
+                        Field.hidden("language", language.toLanguageTag())),
+                wrong.isEmpty() ? preview(typed, letter, words, language, f).orElse(null) : null);
+    }
+
+    private List<Note> ahead(OwnLetter letter, Catalogue catalogue, Typed typed, Formats f) {
+        List<TimedLetters.Ahead> ahead = catalogue.house().onSale().stream()
+                .filter(o -> typed.offer().isEmpty() || o.id().value().equals(typed.offer()))
+                .flatMap(o -> timed.ahead(o.id(), letter, AHEAD).stream())
+                .sorted(Comparator.comparingLong(TimedLetters.Ahead::at))
+                .toList();
+        if (letter.off() || ahead.isEmpty()) {
+            return List.of();
+        }
+        TimedLetters.Ahead next = ahead.get(0);
+        String guest =
+                orders.byBooking(next.booking()).map(o -> o.contact().name()).orElse("");
+        return List.of(Note.done(f.text("letters.ahead", ahead.size(), f.time(next.at()), guest)));
+    }
+
+    /** The booking that a letter is shown about: the newest that stands, of the offer that is looked at. */
+    Optional<Sample> sample(Typed typed) {
+        return orders.newest(LATELY).stream()
+                .flatMap(o -> o.lines().stream().filter(OrderLine::stands).map(l -> new Sample(o, l)))
+                .filter(s -> typed.offer().isEmpty() || s.line().offer().value().equals(typed.offer()))
+                .findFirst();
+    }
+
+    record Sample(Order order, OrderLine line) {}
+
+    private Optional<LettersPage.Preview> preview(
+            Typed typed, OwnLetter letter, Wording words, Locale language, Formats f) {
+        return sample(typed).map(s -> {
+            Written written = rehearsal.as(s.order(), s.line(), letter.occasion(), words, language);
+            return new LettersPage.Preview(
+                    f.text(
+                            "letters.asGuest",
+                            s.order().contact().name(),
+                            f.dayAndTimes(s.line().time())),
+                    written.subject(),
+                    written.html(),
+                    written.text());
+        });
+    }
+
+    /** A letter as JSON, as a document keeps it. */
+    static ObjectNode json(OwnLetter letter) {
+        ObjectNode json = Sort.JSON.objectNode();
+        json.put("id", letter.id());
+        json.put("occasion", letter.occasion().code());
+        if (letter.occasion().isTimed()) {
+            json.put("minutes", letter.minutes());
+        }
+        if (letter.off()) {
+            json.put("off", true);
+        }
+        letter.wordings()
+                .forEach((language, words) -> json.set(
+                        language.toLanguageTag(),
+                        Sort.JSON.objectNode().put("subject", words.subject()).put("text", words.text())));
+        return json;
+    }
+}

@@ -1,0 +1,48 @@
+package gastfreund.app.letterdesk;
+
+import gastfreund.app.typed.Written;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a host looks at and types; null: nothing was typed, so that what is kept stands.
+ *
+ * @param offer its id; empty: all offers
+ * @param letter its id; empty: the first
+ */
+public record Typed(
+        String offer,
+        String letter,
+        String language,
+        @Nullable String goes,
+        @Nullable String minutes,
+        @Nullable String subject,
+        @Nullable String text) {
+
+    static final int MOST_SUBJECT = 200;
+    static final int MOST_TEXT = 8000;
+
+    public Typed {
+        offer = Written.line(offer, 120);
+        letter = Written.line(letter, 120);
+        language = Written.line(language, 10);
+        subject = subject == null ? null : Written.line(subject, MOST_SUBJECT);
+        text = text == null ? null : Written.text(text, MOST_TEXT).replace("\r\n", "\n");
+    }
+
+    /** The same without what was typed. */
+    Typed plain() {
+        return new Typed(offer, letter, language, null, null, null, null);
+    }
+
+    Typed withLetter(String id) {
+        return new Typed(offer, id, language, null, null, null, null);
+    }
+
+    Typed withOffer(String id) {
+        return new Typed(id, letter, language, null, null, null, null);
+    }
+
+    Typed in(String tag) {
+        return new Typed(offer, letter, tag, null, null, null, null);
+    }
+}
