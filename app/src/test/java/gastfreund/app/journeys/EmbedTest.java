@@ -10,11 +10,13 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import gastfreund.app.DemoHouseTest;
+import gastfreund.app.catalogue.CatalogueEdits;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.Orders;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -28,6 +30,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The panel inside a neighbour's pages, from another host than the house's, in a browser that keeps no cookies of others. */
 @Tag("browser")
@@ -37,6 +40,9 @@ class EmbedTest extends DemoHouseTest {
 
     @Autowired
     private Orders orders;
+
+    @Autowired
+    private CatalogueEdits edits;
 
     private final List<String> strangers = new ArrayList<>();
     private final List<String> said = new ArrayList<>();
@@ -215,6 +221,33 @@ class EmbedTest extends DemoHouseTest {
         assertThat(page.locator("h1")).hasText("Open clay table");
         page.locator(".slot").first().click();
         assertThat(page).hasURL(Pattern.compile("/basket/"));
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To checkout"))
+                .click();
+        page.getByLabel("Name").fill("Plain Guest");
+        page.getByLabel("Mail address").fill("plain.guest@post.example");
+        page.getByLabel("Telephone").fill("+49 30 5550 177");
+        page.getByLabel("I have read").check();
+        // Whoever has no scripts cannot work for a proof, and waits a little instead.
+        clock.moveAhead(Duration.ofSeconds(16));
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Book and pay"))
+                .click();
+        page.waitForURL(Pattern.compile(STANDINS.address() + "/pay/.*"));
+        pay();
+        assertThat(page.locator("h1")).containsText("Plain Guest");
+        assertThat(orders.newest(1).get(0).source()).isEqualTo("plain");
+    }
+
+    @Test
+    void whereItMayNotStandTheLinkStaysWithASentence() {
+        edits.change("house", "1", house -> ((ObjectNode) house.path("extra"))
+                .putArray("sites")
+                .add("https://another.example"));
+        open("gift-ideas", 1280, true);
+        assertThat(page.getByText("Booking cannot be shown here just now.")).isVisible();
+        assertThat(page.getByText("Book a seat at the clay table")).isVisible();
+        edits.change("house", "1", house -> ((ObjectNode) house.path("extra"))
+                .putArray("sites")
+                .add("*"));
     }
 
     @Test
