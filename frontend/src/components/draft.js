@@ -68,6 +68,8 @@ export const draft = () => ({
   },
 
   ask() {
+    // What is on its way says nothing of this change, and would take it back.
+    this.asked += 1;
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.send(), 250);
   },

@@ -327,6 +327,8 @@ export const hours = () => ({
 
   // Keeps what is typed, and asks what it does; an answer that is no longer asked for is dropped.
   ask(pause) {
+    // What is on its way says nothing of this change, and would take it back.
+    this.asked += 1;
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.send(), pause);
   },
