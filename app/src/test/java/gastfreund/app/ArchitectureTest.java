@@ -78,6 +78,7 @@ class ArchitectureTest {
             "files",
             "sharing",
             "letterdesk",
+            "feeds",
             "housedesk",
             "explainer",
             "access",

@@ -225,7 +225,7 @@ public class BookingStore {
         jdbc.sql(
                         """
                         UPDATE bookings SET start_since = CASE WHEN start_at = :start THEN start_since ELSE :now END,
-                                            start_at = :start, end_at = :end, place = :place
+                                            start_at = :start, end_at = :end, place = :place, moves = moves + 1
                         WHERE id = :id
                         """)
                 .param("start", time.start() * 60)

@@ -49,16 +49,15 @@ class FeedDeskController {
         List<Row> rows = new ArrayList<>();
         rows.add(row(new Feed(Feed.Kind.HOUSE, ""), catalogue.house().name()));
         catalogue.house().staff().forEach(s -> rows.add(row(new Feed(Feed.Kind.PERSON, s.id().value()), s.name())));
-        catalogue.house()
-                .resources()
-                .forEach(r -> rows.add(row(new Feed(Feed.Kind.THING, r.id().value()), r.name())));
+        catalogue.house().resources().forEach(r -> rows.add(row(new Feed(Feed.Kind.THING, r.id().value()), r.name())));
         List<Note> notes = "made".equals(said) ? List.of(Note.done(f.text("feeds.made"))) : List.of();
         model.addAttribute("page", new CalendarsPage(notes, address.of("/calendars/what-is-on.ics"), rows));
         return "feeds/calendars";
     }
 
     private Row row(Feed feed, String name) {
-        return new Row(feed.kind().code(), feed.subject(), name, feeds.known(feed).orElse(""));
+        return new Row(
+                feed.kind().code(), feed.subject(), name, feeds.known(feed).orElse(""));
     }
 
     /** Makes an address, or another in its place. */

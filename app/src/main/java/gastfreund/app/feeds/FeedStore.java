@@ -79,10 +79,11 @@ class FeedStore {
     }
 
     private List<Booked> read(String which, String subject, Instant after) {
-        return jdbc.sql("SELECT b.id, b.offer, b.start_at, b.end_at, b.status, b.moves, b.party, b.place, o.name, o.number,"
-                        + " o.token FROM bookings b JOIN orders o ON o.id = b.order_id"
-                        + " WHERE b.start_at > :after AND b.status <> 'held' AND " + which
-                        + " ORDER BY b.start_at LIMIT " + MOST)
+        return jdbc.sql(
+                        "SELECT b.id, b.offer, b.start_at, b.end_at, b.status, b.moves, b.party, b.place, o.name, o.number,"
+                                + " o.token FROM bookings b JOIN orders o ON o.id = b.order_id"
+                                + " WHERE b.start_at > :after AND b.status <> 'held' AND " + which
+                                + " ORDER BY b.start_at LIMIT " + MOST)
                 .param("after", after.getEpochSecond())
                 .param("subject", subject)
                 .query((row, n) -> new Booked(

@@ -100,7 +100,8 @@ public class Feeds {
         Catalogue catalogue = catalogues.catalogue();
         Formats f = speech.in(catalogue.extras().manners().first(), catalogue);
         Set<OfferId> using = catalogue.house().offers().stream()
-                .filter(o -> o.uses().stream().anyMatch(u -> u.resource().value().equals(feed.subject())))
+                .filter(o ->
+                        o.uses().stream().anyMatch(u -> u.resource().value().equals(feed.subject())))
                 .map(Offer::id)
                 .collect(Collectors.toSet());
         List<CalendarFile.Event> events = store.after(feed, now.minus(BACK)).stream()
@@ -167,7 +168,8 @@ public class Feeds {
                                 address.of("/offers/" + offer.id()))));
             }
         }
-        return CalendarFile.of(events, catalogue.zone().id(), day(now), catalogue.house().name());
+        return CalendarFile.of(
+                events, catalogue.zone().id(), day(now), catalogue.house().name());
     }
 
     /** The same for a whole day, so that what has not changed looks as it did. */

@@ -32,7 +32,7 @@ class FoundController {
         String base = address.of("/");
         String path = base.substring(base.indexOf('/', base.indexOf("://") + 3));
         String robots = "User-agent: *\n"
-                + List.of("basket/", "bookings/", "codes/", "desk", "embed/").stream()
+                + List.of("basket/", "bookings/", "calendars/", "codes/", "desk", "embed/").stream()
                         .map(p -> "Disallow: " + path + p + "\n")
                         .reduce("", String::concat)
                 + "\nSitemap: " + address.of("/sitemap.xml") + "\n";

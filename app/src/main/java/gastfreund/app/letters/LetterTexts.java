@@ -12,6 +12,7 @@ import gastfreund.app.pages.Address;
 import gastfreund.app.wording.Occasion;
 import gastfreund.app.wording.Tags;
 import gastfreund.app.wording.Wording;
+import gastfreund.core.bookings.BookingId;
 import gastfreund.core.money.Money;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -31,9 +32,17 @@ class LetterTexts implements LetterWriting {
     private final Speech speech;
     private final LetterWriter writer;
     private final Address address;
+    private final MovesStore moves;
     private final Clock clock;
 
-    LetterTexts(CatalogueService catalogues, Speech speech, LetterWriter writer, Address address, Clock clock) {
+    LetterTexts(
+            CatalogueService catalogues,
+            Speech speech,
+            LetterWriter writer,
+            Address address,
+            MovesStore moves,
+            Clock clock) {
+        this.moves = moves;
         this.catalogues = catalogues;
         this.speech = speech;
         this.writer = writer;
@@ -116,7 +125,7 @@ class LetterTexts implements LetterWriting {
                 line(Tags.filled(own.subject(), values)),
                 text.strip() + "\n",
                 html,
-                events.isEmpty() ? null : CalendarFile.of(events, clock.instant()));
+                events.isEmpty() ? null : CalendarFile.of(events, f.zone().id(), clock.instant()));
     }
 
     private static String line(String subject) {
@@ -185,7 +194,8 @@ class LetterTexts implements LetterWriting {
     private Written written(
             String template, String subject, Map<String, Object> model, Formats f, List<CalendarFile.Event> events) {
         LetterWriter.Parts parts = writer.write(template, f.locale(), model);
-        String calendar = events.isEmpty() ? null : CalendarFile.of(events, clock.instant());
+        String calendar =
+                events.isEmpty() ? null : CalendarFile.of(events, f.zone().id(), clock.instant());
         return new Written(subject, parts.text(), parts.html(), calendar);
     }
 
@@ -213,6 +223,7 @@ class LetterTexts implements LetterWriting {
         return facts.certain().stream()
                 .map(row -> OrderCalendar.event(
                         row.booking(),
+                        moves.of(new BookingId(row.booking())),
                         row.time(),
                         row.title() + " · " + house,
                         row.title(),

@@ -20,9 +20,17 @@ public class OrderCalendar {
     private final Speech speech;
     private final OrderRows pages;
     private final Address address;
+    private final MovesStore moves;
     private final Clock clock;
 
-    OrderCalendar(CatalogueService catalogues, Speech speech, OrderRows pages, Address address, Clock clock) {
+    OrderCalendar(
+            CatalogueService catalogues,
+            Speech speech,
+            OrderRows pages,
+            Address address,
+            MovesStore moves,
+            Clock clock) {
+        this.moves = moves;
         this.catalogues = catalogues;
         this.speech = speech;
         this.pages = pages;
@@ -36,6 +44,7 @@ public class OrderCalendar {
         List<CalendarFile.Event> events = pages.rows(order.certain(), speech.in(order.locale(), catalogue)).stream()
                 .map(row -> event(
                         row.line().booking().value(),
+                        moves.of(row.line().booking()),
                         row.line().time(),
                         row.title() + " · " + catalogue.house().name(),
                         row.title(),
@@ -43,12 +52,30 @@ public class OrderCalendar {
                         row.directions(),
                         address.inLetters("/bookings/" + order.token())))
                 .toList();
-        return CalendarFile.of(events, clock.instant());
+        return CalendarFile.of(events, catalogue.zone().id(), clock.instant());
     }
 
-    /** @param directions empty where the place needs none */
+    /**
+     * @param sequence how often it was moved
+     * @param directions empty where the place needs none
+     */
     static CalendarFile.Event event(
-            String uid, Interval time, String summary, String title, String place, String directions, String page) {
-        return new CalendarFile.Event(uid, time, summary, place, directions.isEmpty() ? title : directions, page);
+            String uid,
+            int sequence,
+            Interval time,
+            String summary,
+            String title,
+            String place,
+            String directions,
+            String page) {
+        return new CalendarFile.Event(
+                uid,
+                sequence,
+                CalendarFile.State.CONFIRMED,
+                time,
+                summary,
+                place,
+                directions.isEmpty() ? title : directions,
+                page);
     }
 }

@@ -10,9 +10,9 @@ import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.openings.Answer;
 import java.io.StringReader;
+import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.net.URI;
 import java.time.ZonedDateTime;
 import java.util.List;
 import java.util.Map;
@@ -98,11 +98,13 @@ class FeedsTest extends OrdersTest {
     void aRequestIsTentativeAndWhatIsCancelledSaysSo() throws Exception {
         Order asked = paid("firing", "biscuit", 31, "WORKS");
         String address = feeds.address(new Feed(Feed.Kind.HOUSE, ""));
-        assertThat(value(one(read(file(address)), line(asked).booking()), "STATUS")).isEqualTo("TENTATIVE");
+        assertThat(value(one(read(file(address)), line(asked).booking()), "STATUS"))
+                .isEqualTo("TENTATIVE");
         transaction.executeWithoutResult(t -> jdbc.sql("UPDATE bookings SET status = 'cancelled' WHERE id = ?")
                 .param(line(asked).booking().value())
                 .update());
-        assertThat(value(one(read(file(address)), line(asked).booking()), "STATUS")).isEqualTo("CANCELLED");
+        assertThat(value(one(read(file(address)), line(asked).booking()), "STATUS"))
+                .isEqualTo("CANCELLED");
     }
 
     @Test
@@ -116,8 +118,8 @@ class FeedsTest extends OrdersTest {
                 .replaceAll("(?s).*(http://localhost:\\d+/calendars/[\\w-]+\\.ics).*", "$1");
         Calendar calendar = read(file(address));
         assertThat(one(calendar, line(mine).booking())).isNotNull();
-        assertThat(events(calendar)).allSatisfy(e -> assertThat(value(e, "SUMMARY"))
-                .endsWith("Quillmere Clay House"));
+        assertThat(events(calendar))
+                .allSatisfy(e -> assertThat(value(e, "SUMMARY")).endsWith("Quillmere Clay House"));
         post("/bookings/" + mine.token() + "/follow", Map.of());
         assertThat(get(address.substring(address("").length())).statusCode()).isEqualTo(404);
     }
