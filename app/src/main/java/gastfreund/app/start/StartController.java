@@ -126,6 +126,9 @@ class StartController {
         if (catalogue.checkout().texts().isEmpty()) {
             todo.add(new NextPage.Todo(f.text("start.todo.texts"), "/desk/house/about?tab=texts"));
         }
+        if (catalogue.extras().sharing().sites().isEmpty()) {
+            todo.add(new NextPage.Todo(f.text("start.todo.website"), "/desk/house/sharing"));
+        }
         if (!catalogue.extras().legal().isWhole()) {
             todo.add(new NextPage.Todo(f.text("start.todo.legal"), "/desk/house/about?tab=papers"));
         }

@@ -3,11 +3,9 @@ package gastfreund.app.feeds;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.HostBrowser;
-import gastfreund.app.moves.Moves;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrdersTest;
 import gastfreund.core.bookings.BookingId;
-import gastfreund.core.hours.Audience;
 import gastfreund.core.openings.Answer;
 import java.io.StringReader;
 import java.net.URI;
@@ -29,9 +27,6 @@ class FeedsTest extends OrdersTest {
 
     @Autowired
     private Feeds feeds;
-
-    @Autowired
-    private Moves moves;
 
     @Autowired
     private TransactionTemplate transaction;
@@ -76,18 +71,7 @@ class FeedsTest extends OrdersTest {
         assertThat(value(event, "SUMMARY")).isEqualTo("Wheel hire · Wenke Farrow");
         assertThat(text).doesNotContain("€", "wenke@post.example");
         Answer.Entry to = opening("wheel-hire", "60", 1, 33);
-        moves.move(
-                order,
-                line(order).booking(),
-                new Moves.Wish(
-                        Audience.DESK,
-                        to.time().start(),
-                        moves.proposal(now(order), line(order), to.time().start(), Audience.DESK)
-                                .orElseThrow()
-                                .total(),
-                        false,
-                        false,
-                        HOST));
+        moveAtDesk(order, to, false);
         VEvent moved = one(read(file(address)), line(order).booking());
         assertThat(value(moved, "SEQUENCE")).isEqualTo("1");
         assertThat(((ZonedDateTime) moved.getDateTimeStart().getDate()).toInstant())

@@ -5,10 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gastfreund.app.catalogue.CatalogueEdits;
 import gastfreund.app.endings.Attendance;
 import gastfreund.app.messages.Written;
-import gastfreund.app.moves.Moves;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrdersTest;
-import gastfreund.core.hours.Audience;
 import gastfreund.core.openings.Answer;
 import gastfreund.housefile.HouseFile;
 import java.time.Duration;
@@ -33,9 +31,6 @@ class TimedLettersTest extends OrdersTest {
 
     @Autowired
     private TimedLetters timed;
-
-    @Autowired
-    private Moves moves;
 
     @Autowired
     private Attendance attendance;
@@ -102,18 +97,7 @@ class TimedLettersTest extends OrdersTest {
         at(order, Duration.ofMinutes(DAY));
         assertThat(soon(order)).hasSize(1);
         Answer.Entry to = opening("wheel-hire", "60", 1, 6);
-        moves.move(
-                order,
-                line(order).booking(),
-                new Moves.Wish(
-                        Audience.DESK,
-                        to.time().start(),
-                        moves.proposal(now(order), line(order), to.time().start(), Audience.DESK)
-                                .orElseThrow()
-                                .total(),
-                        false,
-                        false,
-                        HOST));
+        moveAtDesk(order, to, false);
         timed.send();
         assertThat(soon(order)).hasSize(1);
         at(order, Duration.ofMinutes(DAY - 5));
@@ -193,18 +177,7 @@ class TimedLettersTest extends OrdersTest {
         letters("[{\"id\": \"moved\", \"occasion\": \"moved\", \"off\": true}]");
         Order order = paid("wheel-hire", "60", 15, "WORKS");
         Answer.Entry to = opening("wheel-hire", "60", 1, 18);
-        moves.move(
-                order,
-                line(order).booking(),
-                new Moves.Wish(
-                        Audience.DESK,
-                        to.time().start(),
-                        moves.proposal(now(order), line(order), to.time().start(), Audience.DESK)
-                                .orElseThrow()
-                                .total(),
-                        false,
-                        true,
-                        HOST));
+        moveAtDesk(order, to, true);
         assertThat(letters(order)).doesNotContain("moved-by-host");
     }
 

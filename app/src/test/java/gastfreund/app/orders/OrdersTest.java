@@ -6,7 +6,9 @@ import gastfreund.app.DemoHouseTest;
 import gastfreund.app.documents.Document;
 import gastfreund.app.documents.Documents;
 import gastfreund.app.journal.Actor;
+import gastfreund.app.moves.Moves;
 import gastfreund.core.bookings.BookingStatus;
+import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.Answer;
 import gastfreund.housefile.HouseFile;
@@ -28,12 +30,27 @@ public abstract class OrdersTest extends DemoHouseTest {
     @Autowired
     private Documents documents;
 
+    @Autowired
+    private Moves deskMoves;
+
     protected final Order paid(String offer, String length, int daysAhead, String card) {
         Answer.Entry entry = opening(offer, length, 1, daysAhead);
         String basket = keep(offer, length, 1, entry.time().start());
         String to = order(basket, "Wenke Farrow", "wenke@post.example");
         get(pay(to, card));
         return orders.newest(1).get(0);
+    }
+
+    /** The desk moves an order's only booking, at the price that it has there. */
+    protected final void moveAtDesk(Order order, Answer.Entry to, boolean tell) {
+        Money total = deskMoves
+                .proposal(now(order), line(order), to.time().start(), Audience.DESK)
+                .orElseThrow()
+                .total();
+        deskMoves.move(
+                order,
+                line(order).booking(),
+                new Moves.Wish(Audience.DESK, to.time().start(), total, false, tell, HOST));
     }
 
     protected final Order now(Order order) {
