@@ -28,8 +28,10 @@ class Mine {
     /** Sends them if there are some. Nothing says whether there were. */
     @Transactional
     void send(String email, Locale language) {
-        if (!store.after(email, clock.instant()).isEmpty()) {
-            outbox.putUnlessLately(new Letter(null, MineLetters.KIND, email, language, "{}"), APART);
+        // However it is written: another spelling is no way to another letter.
+        String to = email.toLowerCase(Locale.ROOT);
+        if (!store.after(to, clock.instant()).isEmpty()) {
+            outbox.putUnlessLately(new Letter(null, MineLetters.KIND, to, language, "{}"), APART);
         }
     }
 }

@@ -7,6 +7,7 @@ import gastfreund.app.languages.Formats;
 import gastfreund.app.messages.Letter;
 import gastfreund.app.messages.LetterWriter;
 import gastfreund.app.messages.LetterWriting;
+import gastfreund.app.messages.Outbox;
 import gastfreund.app.messages.Written;
 import gastfreund.app.pages.Address;
 import gastfreund.core.time.Interval;
@@ -21,7 +22,7 @@ import org.springframework.stereotype.Component;
 @Component
 class MineLetters implements LetterWriting {
 
-    static final String KIND = "mine";
+    static final String KIND = Outbox.ASKED + "mine";
 
     /**
      * A booking in the letter.

@@ -48,6 +48,7 @@ class TimedStore {
     List<Candidate> starting(OfferId offer, String letter, Instant after, Instant until, Instant now) {
         return candidates(
                 "b.status = 'confirmed' AND b.start_at > :after AND b.start_at <= :until",
+                "b.start_at",
                 offer,
                 letter,
                 after,
@@ -59,6 +60,7 @@ class TimedStore {
     List<Candidate> ending(OfferId offer, String letter, Instant after, Instant until, Instant now) {
         return candidates(
                 "b.status IN ('confirmed', 'completed') AND b.end_at > :after AND b.end_at <= :until",
+                "b.end_at",
                 offer,
                 letter,
                 after,
@@ -66,13 +68,15 @@ class TimedStore {
                 now);
     }
 
+    /** @param order by which those come first that are due first, so that no other keeps them out */
     private List<Candidate> candidates(
-            String which, OfferId offer, String letter, Instant after, Instant until, Instant now) {
+            String which, String order, OfferId offer, String letter, Instant after, Instant until, Instant now) {
         return jdbc.sql("SELECT b.id, b.start_at, b.end_at, max(o.placed_at, coalesce(b.start_since, 0)) AS made"
                         + " FROM bookings b JOIN orders o ON o.id = b.order_id WHERE b.offer = :offer AND " + which
                         + " AND NOT EXISTS (SELECT 1 FROM timed_letters t WHERE t.booking = b.id AND t.letter = :letter"
                         + " AND t.start_at = b.start_at) AND "
-                        + WorkStore.isReady(Kind.TIMED, "b.id || ' ' || :letter") + " LIMIT " + AT_ONCE)
+                        + WorkStore.isReady(Kind.TIMED, "b.id || ' ' || :letter") + " ORDER BY " + order + " LIMIT "
+                        + AT_ONCE)
                 .param("offer", offer.value())
                 .param("letter", letter)
                 .param("after", after.getEpochSecond())

@@ -26,6 +26,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class Outbox {
 
+    /** What the kinds of letters begin with that somebody has asked for who may not be their reader. */
+    public static final String ASKED = "asked.";
+
     private static final Duration DAY = Duration.ofDays(1);
 
     private final OutboxStore store;
@@ -82,7 +85,8 @@ public class Outbox {
 
     /**
      * Takes a message that somebody has asked for, who may not be its reader, unless a like one went to the same address
-     * lately; it does not count among those that an address gets in a day.
+     * lately. Its kind begins with {@link #ASKED}: it does not count among the letters that an address gets in a day, or
+     * whoever asks again and again would keep the others waiting.
      *
      * @param lately for how long that is
      */

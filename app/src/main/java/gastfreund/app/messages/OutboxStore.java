@@ -54,8 +54,9 @@ class OutboxStore {
 
     /** How many letters of one day a recipient has: those that went out, or may, after an instant. */
     int countSince(String recipient, Instant since) {
-        return jdbc.sql("SELECT count(*) FROM outbox WHERE recipient = ? AND created_at > ? AND not_before > ?")
-                .params(recipient, since.getEpochSecond() - LOOK_BACK, since.getEpochSecond())
+        return jdbc.sql("SELECT count(*) FROM outbox WHERE recipient = ? AND created_at > ? AND not_before > ?"
+                        + " AND kind NOT LIKE ?")
+                .params(recipient, since.getEpochSecond() - LOOK_BACK, since.getEpochSecond(), Outbox.ASKED + "%")
                 .query(Integer.class)
                 .single();
     }

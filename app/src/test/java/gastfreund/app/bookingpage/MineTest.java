@@ -12,10 +12,11 @@ import org.junit.jupiter.api.Test;
 /** Guests who look for their bookings get links by mail, and nobody learns who has some. */
 class MineTest extends DemoHouseTest {
 
-    private String somebodyWhoBooked() {
-        return jdbc.sql("SELECT o.email FROM orders o JOIN bookings b ON b.order_id = o.id WHERE b.status = 'confirmed'"
-                        + " AND b.end_at > ? ORDER BY b.end_at DESC, o.id LIMIT 1")
-                .param(clock.instant().getEpochSecond())
+    /** @param which of those who have something to come, each another guest */
+    private String somebodyWhoBooked(int which) {
+        return jdbc.sql("SELECT DISTINCT lower(o.email) FROM orders o JOIN bookings b ON b.order_id = o.id"
+                        + " WHERE b.status = 'confirmed' AND b.end_at > ? ORDER BY 1 LIMIT 1 OFFSET ?")
+                .params(clock.instant().plus(Duration.ofDays(2)).getEpochSecond(), which)
                 .query(String.class)
                 .single();
     }
@@ -28,21 +29,21 @@ class MineTest extends DemoHouseTest {
     }
 
     private List<Written> sent(String email) {
-        return letters.to(email).stream()
+        return letters.to(email.toLowerCase()).stream()
                 .filter(l -> l.subject().startsWith("Your bookings at"))
                 .toList();
     }
 
     @Test
     void whoBookedGetsALinkToEachBookingThatIsStillToCome() {
-        String email = somebodyWhoBooked();
+        String email = somebodyWhoBooked(0);
         assertThat(ask(" " + email.toUpperCase() + " ")).isEqualTo(ask("nobody@post.example"));
         List<String> tokens = jdbc.sql("SELECT DISTINCT o.token FROM orders o JOIN bookings b ON b.order_id = o.id"
-                        + " WHERE o.email = ? AND b.status IN ('requested', 'confirmed') AND b.end_at > ?")
+                        + " WHERE lower(o.email) = ? AND b.status IN ('requested', 'confirmed') AND b.end_at > ?")
                 .params(email, clock.instant().getEpochSecond())
                 .query(String.class)
                 .list();
-        List<Written> sent = sent(email.toUpperCase());
+        List<Written> sent = sent(email);
         assertThat(sent).hasSize(1);
         assertThat(tokens).isNotEmpty().allSatisfy(t -> assertThat(sent.get(0).text())
                 .contains("/bookings/" + t));
@@ -51,9 +52,9 @@ class MineTest extends DemoHouseTest {
 
     @Test
     void anAddressGetsSuchALetterNowAndThenOnly() {
-        String email = somebodyWhoBooked();
+        String email = somebodyWhoBooked(1);
         ask(email);
-        ask(email);
+        ask(email.toUpperCase());
         assertThat(sent(email)).hasSize(1);
         clock.moveAhead(Duration.ofMinutes(31));
         ask(email);
