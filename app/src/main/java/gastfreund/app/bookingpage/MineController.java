@@ -3,7 +3,6 @@ package gastfreund.app.bookingpage;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.languages.Languages;
 import gastfreund.app.pages.Field;
-import gastfreund.app.pages.Links;
 import gastfreund.app.pages.Note;
 import gastfreund.app.typed.MailAddress;
 import java.util.List;
@@ -11,7 +10,6 @@ import java.util.Locale;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -38,11 +36,7 @@ class MineController {
     }
 
     @PostMapping
-    String send(
-            @RequestParam(defaultValue = "") String email,
-            @ModelAttribute(name = "links", binding = false) Links links,
-            Locale locale,
-            Model model) {
+    String send(@RequestParam(defaultValue = "") String email, Locale locale, Model model) {
         String typed = email.strip();
         if (!MailAddress.isOne(typed)) {
             return show(List.of(), typed, Formats.of(model).text("mine.wrong"), true, model);

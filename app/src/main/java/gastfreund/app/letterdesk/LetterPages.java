@@ -11,6 +11,7 @@ import gastfreund.app.messages.Written;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.Orders;
+import gastfreund.app.pages.Addresses;
 import gastfreund.app.pages.Clause;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
@@ -22,13 +23,12 @@ import gastfreund.core.hours.OfferId;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.springframework.stereotype.Component;
-import org.springframework.web.util.UriComponentsBuilder;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Draws the life line, and the letter that is chosen on it. */
@@ -100,14 +100,12 @@ class LetterPages {
     }
 
     static String address(Typed typed) {
-        UriComponentsBuilder to = UriComponentsBuilder.fromPath(ADDRESS);
-        Map<String, String> said = new HashMap<>();
+        Map<String, String> said = new TreeMap<>();
         said.put("offer", typed.offer());
         said.put("letter", typed.letter());
         said.put("language", typed.language());
         said.values().removeIf(String::isEmpty);
-        said.keySet().stream().sorted().forEach(n -> to.queryParam(n, "{" + n + "}"));
-        return to.encode().buildAndExpand(said).toUriString();
+        return Addresses.with(ADDRESS, said);
     }
 
     /** @param wrong what cannot be kept, by the names of the fields */
@@ -130,8 +128,7 @@ class LetterPages {
                                 l.off() ? f.text("letters.off") : "",
                                 l.id().equals(letter.id())))
                         .toList(),
-                chosen(typed, letter, catalogue, wrong, f),
-                address(here).substring(ADDRESS.length()));
+                chosen(typed, letter, catalogue, wrong, f));
     }
 
     private static List<LettersPage.Choice> offers(Typed here, Catalogue catalogue, Formats f) {

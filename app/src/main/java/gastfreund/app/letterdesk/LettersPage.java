@@ -13,10 +13,8 @@ import org.jspecify.annotations.Nullable;
  * @param offers for which they are looked at
  * @param line those with a place on the line
  * @param others those that go if something happens
- * @param query of what is looked at, as the parameters of an address
  */
-public record LettersPage(
-        List<Note> notes, List<Choice> offers, List<Knot> line, List<Choice> others, Chosen chosen, String query) {
+public record LettersPage(List<Note> notes, List<Choice> offers, List<Knot> line, List<Choice> others, Chosen chosen) {
 
     /**
      * Something that can be chosen.
@@ -94,7 +92,6 @@ public record LettersPage(
                 offers,
                 line,
                 others,
-                chosen.with(new Preview(shown.who(), shown.subject(), token, shown.text())),
-                query);
+                chosen.with(new Preview(shown.who(), shown.subject(), token, shown.text())));
     }
 }

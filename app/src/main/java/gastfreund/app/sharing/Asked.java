@@ -1,5 +1,6 @@
 package gastfreund.app.sharing;
 
+import gastfreund.app.pages.Addresses;
 import gastfreund.app.typed.Written;
 import java.util.LinkedHashMap;
 import java.util.Map;

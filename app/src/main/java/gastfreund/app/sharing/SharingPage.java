@@ -11,7 +11,6 @@ import java.util.List;
  * @param as inside a page, from a button, by a link
  * @param asHelp what that means
  * @param sites on which it may stand, in words
- * @param accent the colour that was said, if it can be had; empty: none was
  * @param linesTitle where the lines belong
  * @param code the lines to copy
  * @param more what is for pages without scripts, paper, mails and chats
@@ -32,7 +31,6 @@ public record SharingPage(
         List<Clause> clauses,
         String sites,
         boolean onNone,
-        String accent,
         String linesTitle,
         String code,
         More more,

@@ -6,6 +6,7 @@ import gastfreund.app.extras.Sharing;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.languages.Languages;
 import gastfreund.app.pages.Address;
+import gastfreund.app.pages.Addresses;
 import gastfreund.app.pages.Clause;
 import gastfreund.app.pages.Code;
 import gastfreund.app.pages.Field;
@@ -103,7 +104,6 @@ class SharingPages {
                 clauses(asked, shown, catalogue, f),
                 sites(sharing, f),
                 sharing.sites().isEmpty() && !asked.isLink(),
-                shown.attributes().getOrDefault("accent", ""),
                 f.text(asked.isLink() ? "sharing.linkLines" : "sharing.panelLines"),
                 asked.isLink() ? lines.link() : lines.panel(),
                 new SharingPage.More(

@@ -3,6 +3,7 @@ package gastfreund.app.sharing;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.embeds.Embed;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.pages.Addresses;
 import gastfreund.app.sources.Source;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.LengthId;
