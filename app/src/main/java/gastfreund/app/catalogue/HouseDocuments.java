@@ -6,7 +6,10 @@ import gastfreund.housefile.BadFileException;
 import gastfreund.housefile.HouseFile;
 import gastfreund.housefile.Problem;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -39,6 +42,22 @@ public class HouseDocuments {
 
     public List<Document> all(Kind kind) {
         return store.documents(kind).stream().map(HouseDocuments::own).toList();
+    }
+
+    /** What each of the documents is called, by its id. */
+    public Map<String, String> names() {
+        Map<String, String> names = new HashMap<>();
+        store.documents().forEach(d -> names.put(d.ref().id(), d.name()));
+        return names;
+    }
+
+    /** What the offers that are still offered are called, by their ids, in their order. */
+    public Map<String, String> offered() {
+        Map<String, String> names = new LinkedHashMap<>();
+        store.documents(Kind.OFFERS).stream()
+                .filter(d -> !d.isRetired())
+                .forEach(d -> names.put(d.ref().id(), d.name()));
+        return names;
     }
 
     public Optional<Document> find(DocumentRef ref) {

@@ -1,14 +1,12 @@
 package gastfreund.app.effects;
 
 import gastfreund.app.catalogue.Document;
-import gastfreund.app.catalogue.DocumentRef.Kind;
 import gastfreund.app.catalogue.HouseDocuments;
 import gastfreund.app.editing.Change;
 import gastfreund.app.editing.Figures;
 import gastfreund.app.editing.Sentences;
 import gastfreund.app.languages.Formats;
 import gastfreund.core.hours.OfferId;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -27,11 +25,7 @@ public class Names {
     /** The titles of offers that are still offered, in their order. */
     public Map<OfferId, String> offers() {
         Map<OfferId, String> titles = new LinkedHashMap<>();
-        for (Document offer : documents.all(Kind.OFFERS)) {
-            if (!offer.isRetired()) {
-                titles.put(new OfferId(offer.ref().id()), offer.name());
-            }
-        }
+        documents.offered().forEach((id, name) -> titles.put(new OfferId(id), name));
         return titles;
     }
 
@@ -40,9 +34,7 @@ public class Names {
     }
 
     public Sentences sentences(Formats f) {
-        Map<String, String> names = new HashMap<>();
-        documents.all().forEach(d -> names.put(d.ref().id(), d.name()));
-        return new Sentences(f, figures(f), names);
+        return new Sentences(f, figures(f), documents.names());
     }
 
     /** What a document is called now, or was when it was changed. */

@@ -34,6 +34,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
@@ -55,6 +56,9 @@ public final class Clashes {
     /** An offer with what is asked of it for each of its sessions. */
     private record Asked(Offer offer, int order, List<Needs> needs) {}
 
+    /** What the layers of a session's hours depend on. */
+    private record Setting(OfferId offer, @Nullable PlaceId place, Set<StaffId> staff) {}
+
     private final House house;
     private final boolean onlyHours;
     private final Days days;
@@ -66,6 +70,8 @@ public final class Clashes {
     private final Map<Object, Levels.Builder> taken = new HashMap<>();
     private final Map<Object, Levels> levels = new HashMap<>();
     private final Map<OfferId, Map<Schedule, IntervalSet>> open = new HashMap<>();
+    private final Map<Setting, List<Layer>> layers = new HashMap<>();
+    private final Map<Set<StaffId>, List<Staff>> serving = new HashMap<>();
 
     private Clashes(
             House house,
@@ -247,17 +253,18 @@ public final class Clashes {
     }
 
     private List<Layer> layersOf(Session session, Offer offer) {
-        List<StaffId> serving = servingIn(session).stream().map(Staff::id).toList();
-        return Layer.of(house, offer, session.place(), serving, askedOf(session).needs());
+        return layers.computeIfAbsent(new Setting(offer.id(), session.place(), session.staff()), setting -> {
+            List<StaffId> serving = servingIn(session).stream().map(Staff::id).toList();
+            return Layer.of(
+                    house, offer, session.place(), serving, askedOf(session).needs());
+        });
     }
 
     /** Who serves in a session, in the order of the house. */
     private List<Staff> servingIn(Session session) {
-        return session.staff().isEmpty()
-                ? List.of()
-                : house.staff().stream()
-                        .filter(s -> session.staff().contains(s.id()))
-                        .toList();
+        return serving.computeIfAbsent(
+                session.staff(),
+                ids -> house.staff().stream().filter(s -> ids.contains(s.id())).toList());
     }
 
     private void busy(Session session, List<Reason> reasons) {

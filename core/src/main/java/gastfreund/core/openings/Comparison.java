@@ -23,6 +23,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.ForkJoinTask;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -131,20 +133,21 @@ public record Comparison(List<Change> offers, List<Clash> clashes) {
                 .filter(id -> !ids.contains(id))
                 .forEach(ids::add);
         Difference difference = Difference.of(before.house, after, before.booked.isSameAs(bookedAfter));
-        List<Change> changes = new ArrayList<>();
-        for (OfferId id : ids) {
-            if (!difference.touches(id)) {
-                continue;
-            }
-            Set<OnSale> was = before.onSale(id);
-            Set<OnSale> is = onSale(after, bookedAfter, id, before.now, before.days);
-            if (!was.equals(is)) {
-                changes.add(change(id, was, before.house.zone(), is, after.zone()));
-            }
-        }
-        return new Comparison(
-                List.copyOf(changes),
-                newClashes(before.house, before.booked, after, bookedAfter, before.now, difference));
+        List<OfferId> touched = ids.stream().filter(difference::touches).toList();
+        // Somebody waits for this while typing, and no offer's answer needs another's: every processor helps.
+        ForkJoinTask<List<Clash>> clashes = ForkJoinPool.commonPool()
+                .submit(() -> newClashes(before.house, before.booked, after, bookedAfter, before.now, difference));
+        List<Change> changes = touched.parallelStream()
+                .map(id -> changeOf(before, after, bookedAfter, id))
+                .flatMap(Optional::stream)
+                .toList();
+        return new Comparison(changes, clashes.join());
+    }
+
+    private static Optional<Change> changeOf(Before before, House after, Booked bookedAfter, OfferId id) {
+        Set<OnSale> was = before.onSale(id);
+        Set<OnSale> is = onSale(after, bookedAfter, id, before.now, before.days);
+        return was.equals(is) ? Optional.empty() : Optional.of(change(id, was, before.house.zone(), is, after.zone()));
     }
 
     private static Set<OnSale> onSale(House house, Booked booked, OfferId id, Instant now, int days) {
