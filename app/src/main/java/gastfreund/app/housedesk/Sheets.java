@@ -174,7 +174,7 @@ class Sheets {
                         host, seen.ref(), json -> Inputs.set(json, member, Sort.JSON.stringNode(in.name())), Map.of());
             }
         }
-        return back(subject, tab) + (why.isEmpty() ? "" : "&wrong=" + member + ":" + why);
+        return back(subject, tab) + (why.isEmpty() ? "" : "&wrong=" + member + ":" + why) + "#picture-" + member;
     }
 
     private static String back(Subject subject, @Nullable String tab) {

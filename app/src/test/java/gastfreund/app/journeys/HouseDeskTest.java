@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FilePayload;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.core.openings.Answer;
+import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -69,6 +71,28 @@ class HouseDeskTest extends Journey {
                 .isEqualTo("#2f6f5e");
         assertThat((String) page.evaluate("getComputedStyle(document.body).fontFamily"))
                 .contains("Georgia");
+    }
+
+    @Test
+    void aLogoIsADrawingThatIsOnlyShapesAndGuestsSeeIt() {
+        open(true, 1280);
+        signIn();
+        page.navigate(address("/desk/house/about"));
+        drawing("<script>alert(1)</script>");
+        assertThat(page.locator("[id='picture-extra/logo']")).containsText("There is more in this drawing");
+        drawing("");
+        keep();
+        page.navigate(address("/"));
+        assertThat(page.locator("header img.logo")).isVisible();
+    }
+
+    private void drawing(String more) {
+        String svg = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 40 40'><circle cx='20' cy='20' r='18'/>"
+                + more + "</svg>";
+        Locator logo = page.locator("[id='picture-extra/logo']");
+        logo.locator("input[type=file]")
+                .setInputFiles(new FilePayload("a.svg", "image/svg+xml", svg.getBytes(StandardCharsets.UTF_8)));
+        logo.locator("button").first().click();
     }
 
     @Test
