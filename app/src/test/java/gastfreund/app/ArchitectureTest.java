@@ -79,6 +79,7 @@ class ArchitectureTest {
             "sharing",
             "letterdesk",
             "feeds",
+            "busytimes",
             "housedesk",
             "explainer",
             "access",

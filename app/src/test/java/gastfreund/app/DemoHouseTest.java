@@ -93,6 +93,8 @@ public abstract class DemoHouseTest {
         registry.add("gastfreund.gateway.url", STANDINS::address);
         registry.add("gastfreund.meetings.url", () -> STANDINS.address() + "/meetings");
         registry.add("gastfreund.geocoder.url", () -> STANDINS.address() + "/geocoder/search");
+        registry.add("gastfreund.busy.private-addresses", () -> true);
+        registry.add("gastfreund.jobs.busy", () -> "1h");
         registry.add("spring.mail.port", STANDINS::smtpPort);
         registry.add("gastfreund.limits.holds", () -> 10_000);
         registry.add("gastfreund.limits.checkouts", () -> 10_000);

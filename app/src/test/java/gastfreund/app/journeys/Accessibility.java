@@ -113,6 +113,7 @@ abstract class Accessibility extends DemoHouseTest {
                     "/desk/house/texts/offers/clay-table",
                     "/desk/letters",
                     "/desk/calendars",
+                    "/desk/busy-times",
                     "/desk/house/sharing?what=offer:clay-table&accent=%232d6a4f",
                     "/desk/house/files",
                     "/desk/codes",

@@ -1,0 +1,10 @@
+/**
+ * Busy times of those who serve, read from other calendars of theirs ({@code docs/letters.md}, "Busy times").
+ *
+ * <p>Called by: nobody; hosts ask it over its pages, and it reads by itself. Its door:
+ * {@link gastfreund.app.busytimes.BusyTimes}.
+ */
+@NullMarked
+package gastfreund.app.busytimes;
+
+import org.jspecify.annotations.NullMarked;
