@@ -51,6 +51,7 @@ public record Board(
      * @param label what is written on it
      * @param state what is written below: how full it is, what is paid, how long it is kept
      * @param said what it says to those who do not see it
+     * @param clash why it no longer fits; empty: it does
      * @param prepX where it is first taken
      * @param resetEnd where it is free again
      */
@@ -60,6 +61,7 @@ public record Board(
             String label,
             String state,
             String said,
+            String clash,
             int x,
             int width,
             int prepX,
@@ -71,12 +73,21 @@ public record Board(
         }
     }
 
-    /** @param hours the person's hours on the day; empty: off */
+    /**
+     * @param hours the person's hours on the day; empty: off
+     * @param busy when they are busy elsewhere
+     */
     public record StaffLane(
-            String id, String name, List<Interval> hours, int y, List<Ground> ground, List<Block> blocks) {}
+            String id,
+            String name,
+            List<Interval> hours,
+            int y,
+            List<Ground> ground,
+            List<Ground> busy,
+            List<Block> blocks) {}
 
     /** One unit taken by a booking for a while. */
-    public record Cell(BoardBooking booking, String title, int x, int width, int y, boolean selected) {}
+    public record Cell(BoardBooking booking, String title, String clash, int x, int width, int y, boolean selected) {}
 
     /** @param peak the most units taken at once */
     public record ResourceLane(

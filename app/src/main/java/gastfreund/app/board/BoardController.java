@@ -73,7 +73,7 @@ class BoardController {
         Optional<BoardBooking> drawn = drawn(booking, board);
         Optional<Order> order = orders.byBooking(new BookingId(booking)).filter(o -> sight.sees(host, o));
         if (order.isPresent()) {
-            return side(order.get(), booking, drawn, f);
+            return side(order.get(), booking, drawn, clash(booking, board), f);
         }
         return drawn.filter(b -> b.expires() != null)
                 .map(b -> new SideSheet(
@@ -86,13 +86,16 @@ class BoardController {
                 .orElse(null);
     }
 
-    private SideSheet side(Order order, String booking, Optional<BoardBooking> drawn, Formats f) {
+    private SideSheet side(Order order, String booking, Optional<BoardBooking> drawn, String clash, Formats f) {
         OrderLine line = order.lineAsked(new BookingId(booking));
         OrderRows.Row row = pages.rows(List.of(line), f).get(0);
         List<String> facts = new ArrayList<>();
         facts.add(f.text("offer.people", line.party()));
         facts.add(f.duration(line.time().length()));
         facts.addAll(row.staff());
+        if (!clash.isEmpty()) {
+            facts.add(f.text("board.clashes", clash));
+        }
         List<Rung> sum = new ArrayList<>();
         sum.add(Rung.of(f.text("booking.price"), f.money(line.total()), Rung.Look.DUE));
         drawn.ifPresent(b -> sum.add(Rung.of(f.text("booking.paid"), f.money(b.paid()), Rung.Look.DUE)));
@@ -109,6 +112,21 @@ class BoardController {
                 String.join(" · ", facts),
                 sum,
                 ways("/desk/orders/" + number, order.contact().mailto(), f));
+    }
+
+    /** Why a booking no longer fits; empty: it does. */
+    private static String clash(String booking, Board board) {
+        return Stream.concat(
+                        board.staff().stream()
+                                .flatMap(l -> l.blocks().stream())
+                                .filter(b -> b.booking().id().equals(booking))
+                                .map(Board.Block::clash),
+                        board.resources().stream()
+                                .flatMap(r -> r.cells().stream())
+                                .filter(c -> c.booking().id().equals(booking))
+                                .map(Board.Cell::clash))
+                .findFirst()
+                .orElse("");
     }
 
     /** @param mail empty where the guest has no address */

@@ -45,8 +45,11 @@ class BoardService {
     private final CatalogueService catalogues;
     private final Clock clock;
 
-    BoardService(BoardStore store, CatalogueService catalogues, Clock clock) {
+    private final BoardClashes clashes;
+
+    BoardService(BoardStore store, CatalogueService catalogues, BoardClashes clashes, Clock clock) {
         this.store = store;
+        this.clashes = clashes;
         this.catalogues = catalogues;
         this.clock = clock;
     }
@@ -76,22 +79,30 @@ class BoardService {
         house.resources().forEach(r -> open.put(r.hours(), r.hours().openTime(days)));
         open.put(house.hours(), house.hours().openTime(days));
         Scale scale = new Scale(shown(whole, open, bookings, house));
+        BoardClashes.OfDay clashing = clashes.of(day, catalogue, now, f);
 
         int y = TOP;
         List<Board.StaffLane> staff = new ArrayList<>();
         for (Staff person : house.staff()) {
             IntervalSet hours =
                     open.getOrDefault(person.hours(), IntervalSet.empty()).within(whole);
-            List<Board.Block> blocks = blocks(person, bookings, catalogue, scale, selected, f);
+            List<Board.Block> blocks = blocks(person, bookings, clashing.reasons(), catalogue, scale, selected, f);
             staff.add(new Board.StaffLane(
-                    person.id().value(), person.name(), hours.intervals(), y, scale.ground(hours), blocks));
+                    person.id().value(),
+                    person.name(),
+                    hours.intervals(),
+                    y,
+                    scale.ground(hours),
+                    scale.ground(clashing.busy().getOrDefault(person.id(), IntervalSet.empty())),
+                    blocks));
             y += STAFF_LANE + LANE_GAP;
         }
         List<Board.ResourceLane> resources = new ArrayList<>();
         for (Resource resource : house.resources()) {
             IntervalSet hours = open.getOrDefault(resource.hours(), IntervalSet.empty())
                     .intersect(open.getOrDefault(house.hours(), IntervalSet.empty()));
-            resources.add(pool(resource, bookings, catalogue, scale, scale.ground(hours), y, selected));
+            resources.add(pool(
+                    resource, bookings, clashing.reasons(), catalogue, scale, scale.ground(hours), y, selected, f));
             y += POOL_HEIGHT + LANE_GAP;
         }
         long minute = Interval.firstMinuteFrom(now);
@@ -144,6 +155,7 @@ class BoardService {
     private static List<Board.Block> blocks(
             Staff person,
             List<BoardBooking> bookings,
+            Map<String, String> clashing,
             Catalogue catalogue,
             Scale scale,
             @Nullable String selected,
@@ -169,12 +181,15 @@ class BoardService {
                 int width = scale.x(shown.time().end()) - x;
                 int party = session.stream().mapToInt(BoardBooking::party).sum();
                 String title = title(shown, offer, f);
+                String clash = clashing.getOrDefault(shown.id(), "");
                 blocks.add(new Board.Block(
                         shown,
                         catalogue.shelfOf(offer.id()).tone(),
                         signed(catalogue.shelfOf(offer.id()).sign(), label(shown, offer, title, party, width < NARROW)),
                         state(shown, offer, party, f),
-                        title + ", " + offer.title() + ", " + f.times(shown.time()),
+                        title + ", " + offer.title() + ", " + f.times(shown.time())
+                                + (clash.isEmpty() ? "" : ". " + f.text("board.clashes", clash)),
+                        clash,
                         x,
                         width,
                         scale.x(taken.start()),
@@ -221,11 +236,13 @@ class BoardService {
     private static Board.ResourceLane pool(
             Resource resource,
             List<BoardBooking> bookings,
+            Map<String, String> clashing,
             Catalogue catalogue,
             Scale scale,
             List<Board.Ground> ground,
             int y,
-            @Nullable String selected) {
+            @Nullable String selected,
+            Formats f) {
         int rowHeight = Math.max(6, POOL_HEIGHT / resource.units());
         long[] freeFrom = new long[resource.units()];
         List<Board.Cell> cells = new ArrayList<>();
@@ -247,8 +264,15 @@ class BoardService {
                     int width = scale.x(booking.time().end()) - x;
                     int top = y + POOL_HEIGHT - (row + 1) * rowHeight;
                     String title = booking.guest() == null ? offer.title() : booking.guest() + " · " + offer.title();
+                    String clash = clashing.getOrDefault(booking.id(), "");
                     cells.add(new Board.Cell(
-                            booking, title, x, width, top, booking.id().equals(selected)));
+                            booking,
+                            clash.isEmpty() ? title : title + " · " + f.text("board.clashes", clash),
+                            clash,
+                            x,
+                            width,
+                            top,
+                            booking.id().equals(selected)));
                 }
             }
         }

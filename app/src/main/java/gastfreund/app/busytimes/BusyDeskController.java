@@ -64,7 +64,11 @@ class BusyDeskController {
     @GetMapping
     String page(Host host, @RequestParam(required = false) @Nullable String said, Model model) {
         Formats f = Formats.of(model);
-        return show(host, Note.said(said, f.words()).stream().toList(), Wrong.NOTHING, model);
+        // What could not be read is no success, though it will be tried again.
+        List<Note> notes = "busy-kept".equals(said)
+                ? List.of(Note.warn(f.text("said.busy-kept")))
+                : Note.said(said, f.words()).stream().toList();
+        return show(host, notes, Wrong.NOTHING, model);
     }
 
     private String show(Host host, List<Note> notes, Wrong wrong, Model model) {
@@ -137,7 +141,7 @@ class BusyDeskController {
         if (!why.isEmpty() || wanted == null) {
             return show(host, List.of(), new Wrong(staff, why, typed, false), model);
         }
-        Source source = busy.follow(id, wanted.toString(), wanted.getHost());
+        Source source = busy.follow(id, wanted.toString(), name(wanted));
         return BACK + (source.error().isEmpty() ? "busy-read" : "busy-kept");
     }
 
@@ -182,8 +186,18 @@ class BusyDeskController {
 
     private static String name(MultipartFile file) {
         String name = file.getOriginalFilename();
-        String plain = name == null || name.isBlank() ? "calendar.ics" : name.strip();
-        return plain.length() > MOST_NAME ? plain.substring(0, MOST_NAME) : plain;
+        return cut(name == null || name.isBlank() ? "calendar.ics" : name.strip());
+    }
+
+    /** Where it is, and what it is called there; what is between them is often a secret. */
+    private static String name(URI address) {
+        String path = address.getPath() == null ? "" : address.getPath();
+        String last = path.substring(path.lastIndexOf('/') + 1);
+        return cut(last.isEmpty() ? address.getHost() : address.getHost() + ", " + last);
+    }
+
+    private static String cut(String name) {
+        return name.length() > MOST_NAME ? name.substring(0, MOST_NAME) : name;
     }
 
     /** Reads one at once. */
