@@ -21,6 +21,8 @@ CREATE TABLE busy_sources (
 ) STRICT;
 
 CREATE INDEX busy_sources_by_staff ON busy_sources (staff);
+CREATE INDEX busy_sources_due ON busy_sources (next_at);
+CREATE INDEX busy_sources_failing ON busy_sources (failing_at) WHERE failing_at IS NOT NULL;
 
 ALTER TABLE busy ADD COLUMN source INTEGER REFERENCES busy_sources (id) ON DELETE CASCADE;
 

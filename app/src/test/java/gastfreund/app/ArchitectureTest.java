@@ -80,6 +80,7 @@ class ArchitectureTest {
             "letterdesk",
             "feeds",
             "busytimes",
+            "troubles",
             "housedesk",
             "explainer",
             "access",

@@ -76,6 +76,25 @@ class BundlesTest {
         ENDINGS.put("document.", codes("gastfreund.app.documents.Document$Kind"));
         ENDINGS.put("role.", codes("gastfreund.app.hosts.Role"));
         ENDINGS.put("signIns.", codes("gastfreund.app.hosts.SignIn$What"));
+        ENDINGS.put("order.letter.", Set.of("refused", "bounced"));
+        ENDINGS.put("sent.state.", Set.of("sent", "waiting", "later", "tried", "refused", "bounced"));
+        ENDINGS.put("trouble.", Set.of("refused", "bounced", "calendar", "subject", "intro", "foot"));
+        ENDINGS.put(
+                "busytimes.error.",
+                Set.of(
+                        "no-address",
+                        "no-file",
+                        "enough",
+                        "private",
+                        "unknown-host",
+                        "unreachable",
+                        "slow",
+                        "redirects",
+                        "status",
+                        "too-large",
+                        "too-many",
+                        "no-calendar",
+                        "fault"));
         ENDINGS.put("stuck.", codes("gastfreund.app.rounds.Kind"));
         ENDINGS.put("way.mode.", codes("gastfreund.app.payments.GatewayAccount$Mode"));
         ENDINGS.put("way.switch.", codes("gastfreund.app.payments.GatewayAccount$Mode"));

@@ -84,8 +84,18 @@ public final class Standins {
                 + ((WebServerApplicationContext) context).getWebServer().getPort();
     }
 
+    /** Where mailboxes are read. */
+    public int imapPort() {
+        return context.getBean(gastfreund.standins.mail.MailServer.class).imapPort();
+    }
+
     public int smtpPort() {
         return context.getBean(gastfreund.standins.mail.MailServer.class).port();
+    }
+
+    /** How many mails somebody has. */
+    public long mailTo(String recipient) {
+        return page("/mail").split(">" + recipient + "<", -1).length - 1L;
     }
 
     /** A page of the stand-ins. */

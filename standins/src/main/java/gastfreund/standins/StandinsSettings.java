@@ -13,6 +13,7 @@ import org.springframework.format.annotation.DateTimeFormat.ISO;
 
 /**
  * @param smtpPort where mail is taken in; 0 picks a free port
+ * @param imapPort where mailboxes are read; 0 picks a free port
  * @param accounts of the gateway: the keys with which callers prove themselves, each with the secret that signs its
  *     notifications, as {@code key:secret}
  * @param payWithin how long a guest may take to pay
@@ -23,6 +24,7 @@ import org.springframework.format.annotation.DateTimeFormat.ISO;
 @ConfigurationProperties("standins")
 public record StandinsSettings(
         @DefaultValue("8082") int smtpPort,
+        @DefaultValue("0") int imapPort,
         @DefaultValue({"practice-key:practice-secret", "live-key:live-secret"}) List<String> accounts,
         @DefaultValue("20m") Duration payWithin,
         @DefaultValue("http://localhost:8080") String house,

@@ -31,6 +31,9 @@ public class BusyTimes {
     /** How far ahead busy times are worked out. */
     private static final Duration AHEAD = Duration.ofDays(430);
 
+    /** After how long somebody is told that one cannot be read. */
+    private static final Duration TOLD_AFTER = Duration.ofHours(6);
+
     private static final Duration BACK = Duration.ofDays(2);
 
     private final BusySourceStore store;
@@ -106,6 +109,18 @@ public class BusyTimes {
     public void remove(Source source) {
         bookings.replaceBusy(source.id(), source.staff(), List.of());
         store.remove(source.id());
+    }
+
+    /**
+     * Those that could not be read for six hours and of which nobody was told, each once for each time that it fails; belongs
+     * into the transaction in which somebody is told.
+     */
+    @Transactional
+    public List<Source> failing() {
+        Instant now = clock.instant();
+        List<Source> failing = store.failingSince(now.minus(TOLD_AFTER));
+        failing.forEach(s -> store.told(s.id(), now));
+        return failing;
     }
 
     /** Reads what is to be read; the last good state of each stays until there is a better one. */

@@ -1,8 +1,7 @@
 /**
  * Busy times of those who serve, read from other calendars of theirs ({@code docs/letters.md}, "Busy times").
  *
- * <p>Called by: nobody; hosts ask it over its pages, and it reads by itself. Its door:
- * {@link gastfreund.app.busytimes.BusyTimes}.
+ * <p>Called by: the room that tells of troubles; it reads by itself. Its door: {@link gastfreund.app.busytimes.BusyTimes}.
  */
 @NullMarked
 package gastfreund.app.busytimes;

@@ -116,13 +116,15 @@ public class Feeds {
         boolean guest = feed.kind() == Feed.Kind.GUEST;
         return new CalendarFile.Event(
                 booked.id(),
-                booked.moves(),
+                // A cancellation is one change more than the moves.
+                booked.moves() + (state(booked.status()) == CalendarFile.State.CANCELLED ? 1 : 0),
                 state(booked.status()),
                 booked.time(),
                 title + " · " + (guest ? catalogue.house().name() : booked.guest()),
                 booked.place() == null
                         ? ""
                         : catalogue.house().place(new PlaceId(booked.place())).name(),
+                "",
                 guest ? "" : f.text("offer.people", booked.party()),
                 address.of(guest ? "/bookings/" + booked.token() : "/desk/orders/" + booked.number()));
     }
@@ -163,6 +165,7 @@ public class Feeds {
                                 CalendarFile.State.CONFIRMED,
                                 s.time(),
                                 offer.title(),
+                                "",
                                 "",
                                 f.text("offer.seatsLeft", s.left()),
                                 address.of("/offers/" + offer.id()))));

@@ -1,6 +1,5 @@
 package gastfreund.app.letters;
 
-import gastfreund.app.calendars.CalendarFile;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Speech;
 import gastfreund.app.languages.Formats;
@@ -12,14 +11,12 @@ import gastfreund.app.pages.Address;
 import gastfreund.app.wording.Occasion;
 import gastfreund.app.wording.Tags;
 import gastfreund.app.wording.Wording;
-import gastfreund.core.bookings.BookingId;
 import gastfreund.core.money.Money;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Writes letters about orders when they go out, from what they say. */
@@ -32,22 +29,19 @@ class LetterTexts implements LetterWriting {
     private final Speech speech;
     private final LetterWriter writer;
     private final Address address;
-    private final MovesStore moves;
-    private final Clock clock;
+    private final LetterCalendar calendars;
 
     LetterTexts(
             CatalogueService catalogues,
             Speech speech,
             LetterWriter writer,
             Address address,
-            MovesStore moves,
-            Clock clock) {
-        this.moves = moves;
+            LetterCalendar calendars) {
         this.catalogues = catalogues;
         this.speech = speech;
         this.writer = writer;
         this.address = address;
-        this.clock = clock;
+        this.calendars = calendars;
     }
 
     /** All but those of other rooms, which say so themselves by a dot in their kind. */
@@ -65,19 +59,20 @@ class LetterTexts implements LetterWriting {
             return written(own.get(), letter.kind(), facts, f);
         }
         return switch (letter.kind()) {
-            case "confirmation" -> written("confirmation", confirmed(facts, f), model(facts, f), f, calendar(facts, f));
+            case "confirmation" -> written(
+                    "confirmation", confirmed(facts, f), model(facts, f), f, calendars.of("confirmation", facts, f));
             case "issued" -> written(
                     "issued",
                     f.text("letter.issued.subject", facts.issued().get(0).title()),
                     model(facts, f),
                     f,
-                    List.of());
+                    null);
             case "too-late" -> written(
                     "too-late",
                     f.text("letter.too-late.subject", f.money(Money.ofMinor(facts.back()))),
                     model(facts, f),
                     f,
-                    List.of());
+                    null);
             default -> letter.kind().startsWith("host")
                     ? toHost(letter.kind(), facts, f)
                     : note(letter.kind(), facts, f);
@@ -120,12 +115,8 @@ class LetterTexts implements LetterWriting {
         model.put("pieces", OwnText.pieces(text, address.inLetters("")));
         model.put("toPage", f.text("letter.toPage"));
         String html = writer.html("own", f.locale(), model);
-        List<CalendarFile.Event> events = kind.equals("confirmation") ? calendar(facts, f) : List.of();
         return new Written(
-                line(Tags.filled(own.subject(), values)),
-                text.strip() + "\n",
-                html,
-                events.isEmpty() ? null : CalendarFile.of(events, f.zone().id(), clock.instant()));
+                line(Tags.filled(own.subject(), values)), text.strip() + "\n", html, calendars.of(kind, facts, f));
     }
 
     private static String line(String subject) {
@@ -151,7 +142,7 @@ class LetterTexts implements LetterWriting {
                 f.text("letter." + kind + ".subject", Long.toString(facts.number())),
                 model,
                 f,
-                kind.equals("host") ? calendar(facts, f) : List.of());
+                calendars.of(kind, facts, f));
     }
 
     private Written note(String kind, Facts facts, Formats f) {
@@ -173,7 +164,8 @@ class LetterTexts implements LetterWriting {
             model.put("second", f.text("letter.transfer.prove"));
             model.put("secondTo", address.inLetters(facts.prove()));
         }
-        return written("note", f.text("letter." + kind + ".subject", facts.what()), model, f, List.of());
+        return written(
+                "note", f.text("letter." + kind + ".subject", facts.what()), model, f, calendars.of(kind, facts, f));
     }
 
     /** What is said of money; empty: nothing is. */
@@ -192,10 +184,8 @@ class LetterTexts implements LetterWriting {
     }
 
     private Written written(
-            String template, String subject, Map<String, Object> model, Formats f, List<CalendarFile.Event> events) {
+            String template, String subject, Map<String, Object> model, Formats f, @Nullable String calendar) {
         LetterWriter.Parts parts = writer.write(template, f.locale(), model);
-        String calendar =
-                events.isEmpty() ? null : CalendarFile.of(events, f.zone().id(), clock.instant());
         return new Written(subject, parts.text(), parts.html(), calendar);
     }
 
@@ -216,20 +206,5 @@ class LetterTexts implements LetterWriting {
 
     private String page(Facts facts) {
         return address.inLetters("/bookings/" + facts.token());
-    }
-
-    private List<CalendarFile.Event> calendar(Facts facts, Formats f) {
-        String house = catalogues.in(f.locale()).house().name();
-        return facts.certain().stream()
-                .map(row -> OrderCalendar.event(
-                        row.booking(),
-                        moves.of(new BookingId(row.booking())),
-                        row.time(),
-                        row.title() + " · " + house,
-                        row.title(),
-                        row.place(),
-                        row.directions(),
-                        page(facts)))
-                .toList();
     }
 }

@@ -45,6 +45,7 @@ public class OrderCalendar {
                 .map(row -> event(
                         row.line().booking().value(),
                         moves.of(row.line().booking()),
+                        CalendarFile.State.CONFIRMED,
                         row.line().time(),
                         row.title() + " · " + catalogue.house().name(),
                         row.title(),
@@ -62,20 +63,28 @@ public class OrderCalendar {
     static CalendarFile.Event event(
             String uid,
             int sequence,
+            CalendarFile.State state,
             Interval time,
             String summary,
             String title,
             String place,
             String directions,
             String page) {
+        boolean online = isOnline(directions);
         return new CalendarFile.Event(
                 uid,
                 sequence,
-                CalendarFile.State.CONFIRMED,
+                state,
                 time,
                 summary,
-                place,
+                online ? "" : place,
+                online ? directions : "",
                 directions.isEmpty() ? title : directions,
                 page);
+    }
+
+    /** Whether directions are the address of a meeting. */
+    static boolean isOnline(String directions) {
+        return (directions.startsWith("https://") || directions.startsWith("http://")) && directions.indexOf(' ') < 0;
     }
 }

@@ -5,8 +5,8 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
 
 /** @param mailFrom the sender of all mail; empty: not said yet */
 @ConfigurationProperties("gastfreund")
-record MailSettings(@DefaultValue("") String mailFrom, @DefaultValue Limits limits) {
+public record MailSettings(@DefaultValue("") String mailFrom, @DefaultValue Limits limits) {
 
     /** @param letters how many letters one guest's address gets in a day */
-    record Limits(@DefaultValue("20") int letters) {}
+    public record Limits(@DefaultValue("20") int letters) {}
 }

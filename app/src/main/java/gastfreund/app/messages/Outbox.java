@@ -6,20 +6,19 @@ import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.Rounds;
 import gastfreund.app.secrets.Tokens;
 import jakarta.mail.MessagingException;
-import jakarta.mail.internet.MimeMessage;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.locks.ReentrantLock;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.core.NestedExceptionUtils;
-import org.springframework.core.io.ByteArrayResource;
 import org.springframework.mail.MailException;
-import org.springframework.mail.javamail.JavaMailSender;
-import org.springframework.mail.javamail.MimeMessageHelper;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Takes messages in the transaction that causes them, and sends them after it, again and again until they are gone. */
@@ -29,10 +28,13 @@ public class Outbox {
     /** What the kinds of letters begin with that somebody has asked for who may not be their reader. */
     public static final String ASKED = "asked.";
 
+    private static final Logger LOG = LoggerFactory.getLogger(Outbox.class);
     private static final Duration DAY = Duration.ofDays(1);
+    private static final int MOST_WHY = 300;
+    private static final Duration LAST = Duration.ofDays(92);
 
     private final OutboxStore store;
-    private final JavaMailSender mail;
+    private final Mails mails;
     private final List<LetterWriting> writings;
     private final MailSettings mailed;
     private final Address address;
@@ -44,7 +46,7 @@ public class Outbox {
 
     Outbox(
             OutboxStore store,
-            JavaMailSender mail,
+            Mails mails,
             List<LetterWriting> writings,
             MailSettings mailed,
             Address address,
@@ -53,7 +55,7 @@ public class Outbox {
             TransactionTemplate transaction,
             Clock clock) {
         this.store = store;
-        this.mail = mail;
+        this.mails = mails;
         this.writings = writings;
         this.mailed = mailed;
         this.address = address;
@@ -131,22 +133,45 @@ public class Outbox {
             return "GASTFREUND_MAIL_FROM";
         }
         try {
-            MimeMessage message = mail.createMimeMessage();
-            MimeMessageHelper helper =
-                    new MimeMessageHelper(message, !letter.html().isEmpty(), StandardCharsets.UTF_8.name());
-            helper.setFrom(mailed.mailFrom());
-            helper.setTo(recipient);
-            helper.setSubject(letter.subject());
-            if (letter.html().isEmpty()) {
-                helper.setText(letter.text());
-            } else {
-                helper.setText(letter.text(), letter.html());
-            }
-            mail.send(message);
+            mails.send(recipient, letter);
             return "";
         } catch (MessagingException | MailException e) {
             return String.valueOf(NestedExceptionUtils.getMostSpecificCause(e).getMessage());
         }
+    }
+
+    /** A letter came back, as its reader's mail server says. */
+    void bounced(String id, String why) {
+        transaction.executeWithoutResult(status -> store.bounced(id, cut(why), clock.instant()));
+    }
+
+    private static String cut(String why) {
+        return why.length() > MOST_WHY ? why.substring(0, MOST_WHY) : why;
+    }
+
+    /** The last letters of a quarter of a year, the last one first. */
+    public List<Sent> last(int most) {
+        return store.last(clock.instant().minus(LAST), most);
+    }
+
+    /** The letters of an order that did not arrive. */
+    public List<Sent> lost(long order) {
+        return store.lost(order);
+    }
+
+    /** What did not arrive since an instant. */
+    public List<Sent> lostSince(Instant since) {
+        return store.lostSince(since);
+    }
+
+    /**
+     * Puts a letter again, as if it were another.
+     *
+     * @return whether there is such a letter
+     */
+    @Transactional
+    public boolean again(String id) {
+        return store.again(id, tokens.next(), clock.instant());
     }
 
     /** How many letters wait. */
@@ -174,9 +199,18 @@ public class Outbox {
     private void send(OutboxStore.Waiting waiting) {
         Written written = waiting.written() == null ? written(waiting.letter()) : completed(waiting.written());
         try {
-            mail.send(message(waiting, written));
+            mails.send(waiting.id(), waiting.letter().recipient(), written);
         } catch (MessagingException e) {
             throw new IllegalStateException("the letter cannot be written as a mail", e);
+        } catch (MailException e) {
+            Optional<String> refused = Refusals.forGood(e);
+            if (refused.isEmpty()) {
+                throw e;
+            }
+            LOG.info("letter {} was refused for good", waiting.id());
+            transaction.executeWithoutResult(
+                    status -> store.lost(waiting.id(), "refused", cut(refused.get()), written, clock.instant()));
+            return;
         }
         transaction.executeWithoutResult(status -> store.sent(waiting.id(), written, clock.instant()));
     }
@@ -197,37 +231,5 @@ public class Outbox {
                 address.completed(written.text()),
                 address.completed(written.html()),
                 calendar == null ? null : address.completed(calendar));
-    }
-
-    private MimeMessage message(OutboxStore.Waiting waiting, Written written) throws MessagingException {
-        MimeMessage message = new Identified(mail.createMimeMessage(), waiting.id(), mailed.mailFrom());
-        MimeMessageHelper helper = new MimeMessageHelper(message, true, StandardCharsets.UTF_8.name());
-        helper.setFrom(mailed.mailFrom());
-        helper.setTo(waiting.letter().recipient());
-        helper.setSubject(written.subject());
-        helper.setText(written.text(), written.html());
-        if (written.calendar() != null) {
-            helper.addAttachment(
-                    "booking.ics",
-                    new ByteArrayResource(written.calendar().getBytes(StandardCharsets.UTF_8)),
-                    "text/calendar; charset=UTF-8; method=PUBLISH");
-        }
-        return message;
-    }
-
-    /** Keeps one Message-ID over all tries, so that a mail server that saw a message before can tell. */
-    private static final class Identified extends MimeMessage {
-
-        private final String id;
-
-        Identified(MimeMessage template, String id, String from) {
-            super(template.getSession());
-            this.id = "<" + id + from.substring(from.indexOf('@')) + ">";
-        }
-
-        @Override
-        protected void updateMessageID() throws MessagingException {
-            setHeader("Message-ID", id);
-        }
     }
 }

@@ -26,6 +26,11 @@ class OutboxStore {
      */
     record Waiting(String id, Letter letter, @Nullable Written written) {}
 
+    private static final String SENT =
+            "SELECT o.id, o.order_id, o.kind, o.recipient, o.subject, o.created_at, o.not_before, o.sent_at, o.lost, o.lost_why,"
+                    + " coalesce((SELECT w.tries FROM work w WHERE w.kind = 'letter' AND w.subject = o.id), 0) AS tries"
+                    + " FROM outbox o ";
+
     private final JdbcClient jdbc;
 
     OutboxStore(JdbcClient jdbc) {
@@ -70,13 +75,13 @@ class OutboxStore {
     }
 
     int countWaiting() {
-        return jdbc.sql("SELECT count(*) FROM outbox WHERE sent_at IS NULL")
+        return jdbc.sql("SELECT count(*) FROM outbox WHERE sent_at IS NULL AND lost_at IS NULL")
                 .query(Integer.class)
                 .single();
     }
 
     List<Waiting> due(Instant now) {
-        return jdbc.sql("SELECT * FROM outbox WHERE sent_at IS NULL AND not_before <= :now AND "
+        return jdbc.sql("SELECT * FROM outbox WHERE sent_at IS NULL AND lost_at IS NULL AND not_before <= :now AND "
                         + WorkStore.isReady(Kind.LETTER, "id") + " ORDER BY not_before LIMIT 50")
                 .param("now", now.getEpochSecond())
                 .query((row, n) -> new Waiting(row.getString("id"), letter(row), written(row)))
@@ -121,5 +126,76 @@ class OutboxStore {
                         written.calendar(),
                         id))
                 .update();
+    }
+
+    /** A letter was refused for good; it is kept as it would have gone. */
+    void lost(String id, String how, String why, Written written, Instant now) {
+        jdbc.sql(
+                        "UPDATE outbox SET lost = ?, lost_why = ?, lost_at = ?, subject = ?, text_part = ?, html_part = ? WHERE id = ?")
+                .params(how, why, now.getEpochSecond(), written.subject(), written.text(), written.html(), id)
+                .update();
+    }
+
+    void bounced(String id, String why, Instant now) {
+        jdbc.sql("UPDATE outbox SET lost = 'bounced', lost_why = ?, lost_at = ? WHERE id = ? AND sent_at IS NOT NULL"
+                        + " AND lost_at IS NULL")
+                .params(why, now.getEpochSecond(), id)
+                .update();
+    }
+
+    boolean again(String id, String other, Instant now) {
+        return jdbc.sql(
+                                """
+                                INSERT INTO outbox (id, order_id, kind, recipient, language, facts, subject, text_part, html_part,
+                                                    calendar, created_at, not_before)
+                                SELECT :other, order_id, kind, recipient, language, facts, subject, text_part, html_part,
+                                       calendar, :now, :now
+                                FROM outbox WHERE id = :id
+                                """)
+                        .param("other", other)
+                        .param("now", now.getEpochSecond())
+                        .param("id", id)
+                        .update()
+                == 1;
+    }
+
+    List<Sent> last(Instant since, int most) {
+        return jdbc.sql(SENT + "WHERE o.created_at > ? ORDER BY o.created_at DESC, o.rowid DESC LIMIT ?")
+                .params(since.getEpochSecond(), most)
+                .query(OutboxStore::sent)
+                .list();
+    }
+
+    List<Sent> lost(long order) {
+        return jdbc.sql(SENT + "WHERE o.order_id = ? AND o.lost <> '' ORDER BY o.lost_at")
+                .param(order)
+                .query(OutboxStore::sent)
+                .list();
+    }
+
+    List<Sent> lostSince(Instant since) {
+        return jdbc.sql(SENT + "WHERE o.lost_at > ? ORDER BY o.lost_at")
+                .param(since.getEpochSecond())
+                .query(OutboxStore::sent)
+                .list();
+    }
+
+    private static Sent sent(ResultSet row, int number) throws SQLException {
+        long order = row.getLong("order_id");
+        boolean none = row.wasNull();
+        long sentAt = row.getLong("sent_at");
+        boolean unsent = row.wasNull();
+        return new Sent(
+                row.getString("id"),
+                none ? null : order,
+                row.getString("kind"),
+                row.getString("recipient"),
+                row.getString("subject"),
+                Instant.ofEpochSecond(row.getLong("created_at")),
+                Instant.ofEpochSecond(row.getLong("not_before")),
+                unsent ? null : Instant.ofEpochSecond(sentAt),
+                row.getInt("tries"),
+                row.getString("lost"),
+                row.getString("lost_why"));
     }
 }

@@ -11,6 +11,8 @@ import gastfreund.app.journal.Actor;
 import gastfreund.app.journal.Cause;
 import gastfreund.app.journal.JournalEntry;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.messages.Outbox;
+import gastfreund.app.messages.Sent;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
@@ -30,6 +32,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -46,6 +49,7 @@ class OrderDeskController {
     private static final int MOST = 200;
 
     private final Decisions decisions;
+    private final Outbox outbox;
     private final Orders orders;
     private final OrderRows pages;
     private final PaymentService payments;
@@ -59,6 +63,7 @@ class OrderDeskController {
 
     OrderDeskController(
             Orders orders,
+            Outbox outbox,
             OrderRows pages,
             PaymentService payments,
             Endings endings,
@@ -69,6 +74,7 @@ class OrderDeskController {
             DocumentFiles files,
             Sight sight,
             Decisions decisions) {
+        this.outbox = outbox;
         this.sight = sight;
         this.decisions = decisions;
         this.documents = documents;
@@ -156,7 +162,10 @@ class OrderDeskController {
         model.addAttribute(
                 "page",
                 new OrderPage(
-                        Note.said(said, f.words()).stream().toList(),
+                        Stream.concat(
+                                        Note.said(said, f.words()).stream(),
+                                        outbox.lost(order.id()).stream().map(s -> lost(s, f)))
+                                .toList(),
                         order,
                         orders.paid(order),
                         pages.rows(order.lines(), f).stream()
@@ -175,6 +184,11 @@ class OrderDeskController {
                         documents.ofOrder(order),
                         host.may(Right.GIVE_MONEY)));
         return "orderdesk/order";
+    }
+
+    /** A letter that did not arrive. */
+    private static Note lost(Sent letter, Formats f) {
+        return Note.warn(f.text("order.letter." + letter.lost(), letter.recipient(), letter.why()));
     }
 
     private static OrderPage.Step step(JournalEntry entry, Formats f) {

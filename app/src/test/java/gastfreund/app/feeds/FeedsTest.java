@@ -3,10 +3,13 @@ package gastfreund.app.feeds;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.HostBrowser;
+import gastfreund.app.endings.Endings;
 import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrdersTest;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.openings.Answer;
+import gastfreund.core.terms.Terms;
 import java.io.StringReader;
 import java.net.URI;
 import java.net.http.HttpRequest;
@@ -27,6 +30,9 @@ class FeedsTest extends OrdersTest {
 
     @Autowired
     private Feeds feeds;
+
+    @Autowired
+    private Endings endings;
 
     @Autowired
     private TransactionTemplate transaction;
@@ -144,5 +150,37 @@ class FeedsTest extends OrdersTest {
         assertThat(host.post("/desk/calendars", Map.of("kind", "guest", "subject", "x@y.example"))
                         .statusCode())
                 .isEqualTo(404);
+    }
+
+    @Test
+    void aMoveAndACancellationComeAsChangesOfTheSameEvent() throws Exception {
+        Order order = paid("wheel-hire", "60", 36, "WORKS");
+        moveAtDesk(order, opening("wheel-hire", "60", 1, 39), true);
+        String changed = letters.one(order.id(), "moved-by-host").calendar();
+        Calendar moved = read(changed);
+        assertThat(changed)
+                .contains("METHOD:REQUEST", "ORGANIZER;CN=Quillmere Clay House:mailto:house@quillmere.example");
+        VEvent event = one(moved, line(order).booking());
+        assertThat(value(event, "SEQUENCE")).isEqualTo("1");
+        assertThat(value(event, "ATTENDEE"))
+                .isEqualTo("mailto:" + order.contact().email());
+        assertThat(((ZonedDateTime) event.getDateTimeStart().getDate()).toInstant())
+                .isEqualTo(line(now(order)).time().startInstant());
+        OrderLine booked = line(now(order));
+        endings.cancelByGuest(
+                now(order),
+                booked.booking(),
+                endings.proposal(booked, Terms.By.GUEST).refund(),
+                "");
+        String ended = letters.one(order.id(), "cancelled").calendar();
+        VEvent gone = one(read(ended), line(order).booking());
+        assertThat(ended).contains("METHOD:CANCEL");
+        assertThat(value(gone, "STATUS")).isEqualTo("CANCELLED");
+        assertThat(value(gone, "SEQUENCE")).isEqualTo("2");
+        VEvent followed = one(
+                read(file(feeds.address(new Feed(Feed.Kind.HOUSE, "")))),
+                line(order).booking());
+        assertThat(value(followed, "SEQUENCE")).isEqualTo("2");
+        assertThat(value(followed, "STATUS")).isEqualTo("CANCELLED");
     }
 }

@@ -112,6 +112,7 @@ abstract class Accessibility extends DemoHouseTest {
                     "/desk/house/texts",
                     "/desk/house/texts/offers/clay-table",
                     "/desk/letters",
+                    "/desk/letters/sent",
                     "/desk/calendars",
                     "/desk/busy-times",
                     "/desk/house/sharing?what=offer:clay-table&accent=%232d6a4f",

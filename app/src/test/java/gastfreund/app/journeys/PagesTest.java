@@ -127,6 +127,7 @@ class PagesTest extends DemoHouseTest {
         desk.put("house-texts", "/desk/house/texts");
         desk.put("house-tongue", "/desk/house/texts/offers/clay-table");
         desk.put("letters", "/desk/letters");
+        desk.put("sent", "/desk/letters/sent");
         desk.put("calendars", "/desk/calendars");
         desk.put("busy-times", "/desk/busy-times");
         desk.put("sharing", "/desk/house/sharing?what=offer:clay-table&accent=%232d6a4f");

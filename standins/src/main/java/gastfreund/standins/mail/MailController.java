@@ -10,6 +10,8 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 
 /** Shows the mail that came in. */
@@ -17,22 +19,36 @@ import org.springframework.web.server.ResponseStatusException;
 class MailController {
 
     private final MailServer server;
+    private final Manners manners;
 
-    MailController(MailServer server) {
+    MailController(MailServer server, Manners manners) {
         this.server = server;
+        this.manners = manners;
+    }
+
+    /** How the server behaves to everybody. */
+    @PostMapping("/mail/manner")
+    String manner(@RequestParam String manner) {
+        manners.toAll(List.of(Manners.Manner.values()).stream()
+                .filter(m -> m.code().equals(manner))
+                .findFirst()
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.BAD_REQUEST)));
+        return "redirect:/mail";
     }
 
     @GetMapping("/mail")
     String list(Model model) {
         List<Letter> letters = server.letters();
         model.addAttribute("letters", letters);
+        model.addAttribute("manner", manners.toAll().code());
         return "standins/mail";
     }
 
-    @GetMapping("/mail/{number}")
+    @GetMapping("/mail/{number:\\d+}")
     String letter(@PathVariable int number, Model model) {
         model.addAttribute("letters", server.letters());
         model.addAttribute("letter", find(number));
+        model.addAttribute("manner", manners.toAll().code());
         return "standins/mail";
     }
 

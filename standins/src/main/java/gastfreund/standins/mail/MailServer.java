@@ -1,14 +1,24 @@
 package gastfreund.standins.mail;
 
+import com.icegreen.greenmail.configuration.GreenMailConfiguration;
+import com.icegreen.greenmail.user.GreenMailUser;
 import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
 import gastfreund.standins.StandinsSettings;
+import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
+import jakarta.mail.Session;
+import jakarta.mail.internet.InternetHeaders;
+import jakarta.mail.internet.MimeBodyPart;
 import jakarta.mail.internet.MimeMessage;
+import jakarta.mail.internet.MimeMultipart;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Properties;
 import java.util.Set;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
@@ -19,15 +29,59 @@ public class MailServer implements DisposableBean {
 
     private final GreenMail server;
 
-    MailServer(StandinsSettings settings) {
-        ServerSetup setup = new ServerSetup(settings.smtpPort(), "127.0.0.1", ServerSetup.PROTOCOL_SMTP);
-        server = new GreenMail(setup);
+    private final Porter porter;
+
+    MailServer(StandinsSettings settings, Manners manners) {
+        server = new GreenMail(new ServerSetup[] {
+            new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_SMTP),
+            new ServerSetup(settings.imapPort(), "127.0.0.1", ServerSetup.PROTOCOL_IMAP)
+        });
+        server.withConfiguration(GreenMailConfiguration.aConfig().withDisabledAuthentication());
         server.start();
+        porter = new Porter(settings.smtpPort(), server.getSmtp().getPort(), manners, this::sendBack);
     }
 
     /** The port at which mail is taken in. */
     public int port() {
-        return server.getSmtp().getPort();
+        return porter.port();
+    }
+
+    /** The port at which mailboxes are read; name and password of each are its address. */
+    public int imapPort() {
+        return server.getImap().getPort();
+    }
+
+    /** Tells a sender that a mail could not be delivered (RFC 3464). */
+    private void sendBack(String sender, String mail) {
+        try {
+            Session session = Session.getInstance(new Properties());
+            MimeMessage report = new MimeMessage(session);
+            report.setFrom("MAILER-DAEMON@post.example");
+            report.setRecipients(Message.RecipientType.TO, sender);
+            report.setSubject("Undelivered mail");
+            MimeMultipart parts = new MimeMultipart("report; report-type=delivery-status");
+            MimeBodyPart words = new MimeBodyPart();
+            words.setText("Your mail could not be delivered.");
+            parts.addBodyPart(words);
+            parts.addBodyPart(part(
+                    "message/delivery-status",
+                    "Reporting-MTA: dns; post.example\r\n\r\nAction: failed\r\nStatus: 5.1.1\r\n"
+                            + "Diagnostic-Code: smtp; 550 5.1.1 The mailbox is gone\r\n"));
+            int end = mail.indexOf("\r\n\r\n");
+            parts.addBodyPart(part("text/rfc822-headers", end < 0 ? mail : mail.substring(0, end + 2)));
+            report.setContent(parts);
+            report.saveChanges();
+            GreenMailUser user = server.setUser(sender, sender, sender);
+            user.deliver(report);
+        } catch (MessagingException e) {
+            throw new IllegalStateException("a report cannot be written", e);
+        }
+    }
+
+    private static MimeBodyPart part(String type, String text) throws MessagingException {
+        InternetHeaders headers = new InternetHeaders();
+        headers.addHeader("Content-Type", type);
+        return new MimeBodyPart(headers, text.getBytes(StandardCharsets.US_ASCII));
     }
 
     /**
@@ -56,7 +110,8 @@ public class MailServer implements DisposableBean {
     }
 
     @Override
-    public void destroy() {
+    public void destroy() throws IOException {
+        porter.close();
         server.stop();
     }
 }

@@ -1,0 +1,116 @@
+package gastfreund.app.messages;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gastfreund.app.orders.OrdersTest;
+import gastfreund.app.rounds.Rounds;
+import java.time.Duration;
+import java.util.List;
+import java.util.Locale;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Letters that a mail server refuses now or for good, or sends back. */
+class LostLettersTest extends OrdersTest {
+
+    @Autowired
+    private Outbox outbox;
+
+    @Autowired
+    private Bounces bounces;
+
+    @Autowired
+    private Rounds rounds;
+
+    @Autowired
+    private TransactionTemplate transaction;
+
+    @DynamicPropertySource
+    static void byHand(DynamicPropertyRegistry registry) {
+        registry.add("gastfreund.jobs.outbox", () -> "1h");
+    }
+
+    /** What goes out by itself when the house starts is gone before anything else is sent. */
+    @BeforeEach
+    @Timeout(60)
+    void nothingWaits() {
+        while (outbox.waiting() > 0) {
+            outbox.send();
+            Thread.onSpinWait();
+        }
+    }
+
+    private Sent put(String recipient) {
+        transaction.executeWithoutResult(
+                t -> outbox.put(new Letter(null, "asked.mine", recipient, Locale.ENGLISH, "{\"bookings\":[]}")));
+        outbox.send();
+        return last(recipient);
+    }
+
+    private Sent last(String recipient) {
+        return outbox.last(50).stream()
+                .filter(s -> s.recipient().equals(recipient))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static long inMailbox(String recipient) {
+        return STANDINS.mailTo(recipient);
+    }
+
+    @Test
+    void whatIsRefusedForGoodIsNotTriedAgain() {
+        Sent sent = put("nobody@post.example");
+        assertThat(sent.state()).isEqualTo("refused");
+        assertThat(sent.why()).contains("Nobody lives here");
+        assertThat(outbox.waiting()).isZero();
+        assertThat(rounds.stuck()).isEmpty();
+        clock.moveAhead(Duration.ofDays(1));
+        outbox.send();
+        assertThat(inMailbox("nobody@post.example")).isZero();
+    }
+
+    @Test
+    void whatIsRefusedForNowIsTriedAgainAfterGrowingPauses() {
+        assertThat(put("later@post.example").state()).isEqualTo("tried");
+        outbox.send();
+        assertThat(last("later@post.example").tries()).as("it rests").isEqualTo(1);
+        for (int pause : List.of(5, 10, 20)) {
+            clock.moveAhead(Duration.ofSeconds(pause));
+            outbox.send();
+        }
+        assertThat(last("later@post.example").tries()).isEqualTo(4);
+        assertThat(rounds.stuck()).hasSize(1);
+        transaction.executeWithoutResult(t -> {
+            jdbc.sql("DELETE FROM outbox WHERE recipient = 'later@post.example'")
+                    .update();
+            jdbc.sql("DELETE FROM work").update();
+        });
+    }
+
+    @Test
+    void whatComesBackIsNotedAtItsLetterAndCanBeSentAgain() {
+        Sent sent = put("gone@post.example");
+        assertThat(sent.state()).isEqualTo("sent");
+        bounces.read();
+        Sent back = last("gone@post.example");
+        assertThat(back.state()).isEqualTo("bounced");
+        assertThat(back.why()).contains("The mailbox is gone");
+        bounces.read();
+        assertThat(outbox.again(back.id())).isTrue();
+        outbox.send();
+        assertThat(inMailbox("gone@post.example")).isEqualTo(2);
+        assertThat(outbox.again("nothing")).isFalse();
+    }
+
+    @Test
+    void aServerThatIsSlowGetsEachLetterOnce() {
+        assertThat(put("slow@post.example").state()).isEqualTo("sent");
+        assertThat(inMailbox("slow@post.example")).isEqualTo(1);
+    }
+}
