@@ -76,6 +76,9 @@ class BundlesTest {
         ENDINGS.put("document.", codes("gastfreund.app.documents.Document$Kind"));
         ENDINGS.put("role.", codes("gastfreund.app.hosts.Role"));
         ENDINGS.put("signIns.", codes("gastfreund.app.hosts.SignIn$What"));
+        ENDINGS.put("letter.message.", occasions);
+        ENDINGS.put("letters.goes.", codes("gastfreund.app.letterdesk.Goes"));
+        ENDINGS.put("letters.way.", codes("gastfreund.app.letterdesk.Goes"));
         ENDINGS.put("order.letter.", Set.of("refused", "bounced"));
         ENDINGS.put("sent.state.", Set.of("sent", "waiting", "later", "tried", "refused", "bounced"));
         ENDINGS.put("trouble.", Set.of("refused", "bounced", "calendar", "subject", "intro", "foot"));

@@ -93,8 +93,10 @@ public abstract class DemoHouseTest {
         registry.add("gastfreund.gateway.url", STANDINS::address);
         registry.add("gastfreund.meetings.url", () -> STANDINS.address() + "/meetings");
         registry.add("gastfreund.geocoder.url", () -> STANDINS.address() + "/geocoder/search");
+        registry.add("gastfreund.texts.url", () -> STANDINS.address() + "/texts");
         registry.add("gastfreund.busy.private-addresses", () -> true);
         registry.add("gastfreund.jobs.busy", () -> "1h");
+        registry.add("gastfreund.jobs.troubles", () -> "1h");
         registry.add("gastfreund.bounces.host", () -> "127.0.0.1");
         registry.add("gastfreund.bounces.port", STANDINS::imapPort);
         registry.add("gastfreund.bounces.user", () -> "house@quillmere.example");

@@ -6,6 +6,7 @@ import gastfreund.app.checkout.GuestFields;
 import gastfreund.app.checkout.Questionnaire;
 import gastfreund.app.extras.CheckoutRules;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.messages.TextGateway;
 import gastfreund.app.orders.Contact;
 import gastfreund.app.orders.OfItsGuest;
 import gastfreund.app.orders.Order;
@@ -40,11 +41,13 @@ public class DetailsController {
      */
     public record DetailsPage(String booking, List<Note> notes, GuestFields fields) {}
 
+    private final TextGateway texts;
     private final Details details;
     private final Orders orders;
     private final CatalogueService catalogues;
 
-    DetailsController(Orders orders, CatalogueService catalogues, Details details) {
+    DetailsController(TextGateway texts, Orders orders, CatalogueService catalogues, Details details) {
+        this.texts = texts;
         this.details = details;
         this.orders = orders;
         this.catalogues = catalogues;
@@ -52,7 +55,7 @@ public class DetailsController {
 
     @GetMapping
     String details(@ModelAttribute(name = "order", binding = false) Order order, Model model) {
-        CheckoutForm form = CheckoutForm.fresh(catalogues.catalogue().checkout(), answered(order));
+        CheckoutForm form = CheckoutForm.fresh(catalogues.catalogue().checkout(), answered(order), texts.isOffered());
         return page(order, GuestFields.of(order.contact(), null, form, Formats.of(model)), List.of(), model);
     }
 
@@ -66,10 +69,11 @@ public class DetailsController {
         CheckoutRules rules = catalogues.catalogue().checkout();
         Questionnaire questionnaire =
                 questionnaire(order, name -> sent.getOrDefault(name, List.of())).checked();
-        CheckoutForm.require(rules, contact, errors);
+        CheckoutForm.require(
+                rules, contact, catalogues.catalogue().extras().manners().country(), errors);
         if (errors.hasErrors() || !questionnaire.isRight()) {
             Formats f = Formats.of(model);
-            CheckoutForm form = new CheckoutForm(rules, questionnaire, List.of(), true);
+            CheckoutForm form = new CheckoutForm(rules, questionnaire, List.of(), true, texts.isOffered());
             List<Note> notes = List.of(Note.bad(f.text("checkout.wrong")));
             return page(order, GuestFields.of(contact, errors, form, f), notes, model);
         }

@@ -5,6 +5,7 @@ import gastfreund.app.baskets.BasketService;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.messages.TextGateway;
 import gastfreund.app.orders.Contact;
 import gastfreund.app.orders.Order;
 import gastfreund.app.pages.Links;
@@ -61,6 +62,7 @@ class CheckoutController {
         }
     }
 
+    private final TextGateway texts;
     private final Placing orders;
     private final OrderPayments paying;
     private final BasketService baskets;
@@ -71,6 +73,7 @@ class CheckoutController {
     private final Clock clock;
 
     CheckoutController(
+            TextGateway texts,
             Placing orders,
             OrderPayments paying,
             BasketService baskets,
@@ -79,6 +82,7 @@ class CheckoutController {
             VisitorMarks marks,
             CheckoutPages pages,
             Clock clock) {
+        this.texts = texts;
         this.orders = orders;
         this.paying = paying;
         this.baskets = baskets;
@@ -92,7 +96,7 @@ class CheckoutController {
     @GetMapping("/basket/{basket}/checkout")
     String checkout(@ModelAttribute(name = "links", binding = false) Links links, Model model) {
         Questionnaire questionnaire = questionnaire(baskets.lines(known(links)), new LinkedMultiValueMap<>());
-        CheckoutForm form = CheckoutForm.fresh(catalogues.catalogue().checkout(), questionnaire);
+        CheckoutForm form = CheckoutForm.fresh(catalogues.catalogue().checkout(), questionnaire, texts.isOffered());
         return page(links, new Sent(Contact.empty(), null, form, null, "", List.of()), model);
     }
 
@@ -111,9 +115,10 @@ class CheckoutController {
             Locale locale,
             Model model) {
         Catalogue catalogue = catalogues.catalogue();
-        CheckoutForm form =
-                CheckoutForm.sent(catalogue.checkout(), questionnaire(baskets.lines(known(links)), sent), sent);
-        CheckoutForm.require(catalogue.checkout(), contact, errors);
+        CheckoutForm form = CheckoutForm.sent(
+                catalogue.checkout(), questionnaire(baskets.lines(known(links)), sent), sent, texts.isOffered());
+        CheckoutForm.require(
+                catalogue.checkout(), contact, catalogue.extras().manners().country(), errors);
         Sent attempt = new Sent(contact, errors, form, way, seal, List.of());
         Formats f = Formats.of(model);
         if (errors.hasErrors() || !form.isRight()) {

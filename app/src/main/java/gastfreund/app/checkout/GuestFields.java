@@ -38,13 +38,14 @@ public record GuestFields(List<Field> contact, List<Asked> questions, Field note
                 .value(contact.notes())
                 .wrong(errors, f.words());
         return new GuestFields(
-                contact(contact, errors, form.rules(), f),
+                contact(contact, errors, form.rules(), form.texts(), f),
                 List.copyOf(questions),
                 notes,
                 form.rules().toAgree().stream().map(t -> agree(t, form, f)).toList());
     }
 
-    private static List<Field> contact(Contact contact, @Nullable Errors errors, CheckoutRules rules, Formats f) {
+    private static List<Field> contact(
+            Contact contact, @Nullable Errors errors, CheckoutRules rules, boolean texts, Formats f) {
         List<Field> fields = new ArrayList<>();
         fields.add(Field.line("name", f.text("checkout.name"), 120)
                 .with("autocomplete", "name")
@@ -61,6 +62,10 @@ public record GuestFields(List<Field> contact, List<Asked> questions, Field note
                 .required()
                 .help(f.text("checkout.phoneHelp"))
                 .value(contact.phone()));
+        if (texts) {
+            fields.add(Field.tick("texts", f.text("checkout.texts"), contact.wantsTexts())
+                    .help(f.text("checkout.textsHelp")));
+        }
         if (rules.company() != CheckoutRules.Ask.NO) {
             fields.add(asked(Field.line("company", f.text("checkout.company"), 160), rules.company(), f)
                     .with("autocomplete", "organization")

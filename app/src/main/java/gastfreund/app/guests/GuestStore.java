@@ -76,7 +76,7 @@ class GuestStore {
         run("UPDATE goods SET recipient = '', greeting = '' WHERE order_id = ?", order);
         jdbc.sql(
                         """
-                        UPDATE orders SET name = '\u2013', email = '', phone = '', company = '', address = '', notes = '',
+                        UPDATE orders SET name = '\u2013', email = '', phone = '', company = '', address = '', notes = '', texts = 0,
                                           token = ?, basket = NULL, forgotten_at = ?
                         WHERE id = ?
                         """)

@@ -42,17 +42,25 @@ class LetterEdits {
         Wording otherwise =
                 house.flatMap(l -> l.in(language)).orElseGet(() -> rehearsal.ours(letter.occasion(), language));
         Map<Locale, Wording> wordings = new HashMap<>(own(typed, letter, catalogue));
-        if (words.equals(otherwise)) {
+        Wording ours = rehearsal.ours(letter.occasion(), language);
+        // What says the same as ours is ours, and follows when ours is changed.
+        Wording said =
+                words.message().equals(ours.message()) && otherwise.message().isEmpty()
+                        ? new Wording(words.subject(), words.text(), "")
+                        : words;
+        if (said.equals(otherwise) || words.equals(otherwise)) {
             wordings.remove(language);
         } else {
-            wordings.put(language, words);
+            wordings.put(language, said);
         }
-        OwnLetter kept =
-                new OwnLetter(letter.id(), letter.occasion(), letter.minutes(), letter.off(), Map.copyOf(wordings));
+        OwnLetter kept = new OwnLetter(
+                letter.id(), letter.occasion(), letter.minutes(), letter.off(), letter.texts(), Map.copyOf(wordings));
         boolean same = wordings.isEmpty()
                 && (house.isPresent()
-                        ? house.get().minutes() == kept.minutes() && house.get().off() == kept.off()
-                        : !kept.occasion().isTimed() && !kept.off());
+                        ? house.get().minutes() == kept.minutes()
+                                && house.get().off() == kept.off()
+                                && house.get().texts() == kept.texts()
+                        : !kept.occasion().isTimed() && !kept.off() && !kept.texts());
         return edit(host, typed, same ? remove(letter.id()) : put(kept));
     }
 
@@ -86,7 +94,8 @@ class LetterEdits {
         edit(
                 host,
                 typed,
-                put(new OwnLetter(id, occasion, occasion == Occasion.BEFORE ? DAY : THREE_HOURS, false, Map.of())));
+                put(new OwnLetter(
+                        id, occasion, occasion == Occasion.BEFORE ? DAY : THREE_HOURS, false, false, Map.of())));
         return id;
     }
 
@@ -101,7 +110,13 @@ class LetterEdits {
                 host,
                 typed,
                 stays
-                        ? put(new OwnLetter(letter.id(), letter.occasion(), letter.minutes(), letter.off(), Map.of()))
+                        ? put(new OwnLetter(
+                                letter.id(),
+                                letter.occasion(),
+                                letter.minutes(),
+                                letter.off(),
+                                letter.texts(),
+                                Map.of()))
                         : remove(letter.id()));
     }
 

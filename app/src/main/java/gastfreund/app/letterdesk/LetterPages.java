@@ -7,6 +7,8 @@ import gastfreund.app.languages.Languages;
 import gastfreund.app.languages.Spans;
 import gastfreund.app.letters.Rehearsal;
 import gastfreund.app.letters.TimedLetters;
+import gastfreund.app.messages.TextGateway;
+import gastfreund.app.messages.TextParts;
 import gastfreund.app.messages.Written;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
@@ -22,6 +24,7 @@ import gastfreund.app.wording.Wording;
 import gastfreund.core.hours.OfferId;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -55,11 +58,13 @@ class LetterPages {
     private static final int LATELY = 60;
     private static final Duration AHEAD = Duration.ofDays(2);
 
+    private final TextGateway texts;
     private final Rehearsal rehearsal;
     private final TimedLetters timed;
     private final Orders orders;
 
-    LetterPages(Rehearsal rehearsal, TimedLetters timed, Orders orders) {
+    LetterPages(TextGateway texts, Rehearsal rehearsal, TimedLetters timed, Orders orders) {
+        this.texts = texts;
         this.rehearsal = rehearsal;
         this.timed = timed;
         this.orders = orders;
@@ -70,7 +75,7 @@ class LetterPages {
         List<OwnLetter> all = new ArrayList<>(catalogue.extras().letters().of(offer(typed)));
         for (Occasion occasion : Occasion.values()) {
             if (!occasion.isTimed() && all.stream().noneMatch(l -> l.occasion() == occasion)) {
-                all.add(new OwnLetter(occasion.code(), occasion, 0, false, Map.of()));
+                all.add(new OwnLetter(occasion.code(), occasion, 0, false, false, Map.of()));
             }
         }
         return all;
@@ -202,8 +207,8 @@ class LetterPages {
         long minutes = typed.minutes() == null || !letter.occasion().isTimed()
                 ? letter.minutes()
                 : Spans.read(typed.minutes(), 60).orElse(letter.minutes());
-        boolean off = typed.goes() == null ? letter.off() : !typed.goes().equals("true");
-        return new OwnLetter(letter.id(), letter.occasion(), minutes, off, letter.wordings());
+        Goes goes = typed.goes() == null ? Goes.of(letter) : Goes.read(typed.goes());
+        return new OwnLetter(letter.id(), letter.occasion(), minutes, goes.isOff(), goes.isText(), letter.wordings());
     }
 
     private static LettersPage.Knot knot(
@@ -212,9 +217,9 @@ class LetterPages {
                 address(here.withLetter(letter.id())),
                 x,
                 title(letter, f),
-                f.text(letter.off() ? "letters.off" : "letters.mail"),
+                f.text("letters.way." + Goes.of(letter).code()),
                 under,
-                letter.off(),
+                Goes.of(letter) == Goes.NOT,
                 letter.id().equals(chosen.id()),
                 -1,
                 "");
@@ -231,21 +236,29 @@ class LetterPages {
         Wording kept = letter.in(language).orElseGet(() -> rehearsal.ours(letter.occasion(), language));
         return new Wording(
                 typed.subject() == null ? kept.subject() : typed.subject(),
-                typed.text() == null ? kept.text() : typed.text());
+                typed.text() == null ? kept.text() : typed.text(),
+                typed.message() == null ? message(kept, letter, language) : typed.message());
+    }
+
+    /** What the text message says: where the house has not written it, what ours does. */
+    private String message(Wording kept, OwnLetter letter, Locale language) {
+        return kept.message().isEmpty()
+                ? rehearsal.ours(letter.occasion(), language).message()
+                : kept.message();
     }
 
     private LettersPage.Chosen chosen(
             Typed typed, OwnLetter letter, Catalogue catalogue, Map<String, String> wrong, Formats f) {
         Locale language = language(typed, catalogue);
         Wording words = words(typed, letter, language);
-        boolean goes = !letter.off();
+        Goes goes = Goes.of(letter);
         Field off = Field.select(
                         "goes",
                         f.text("letters.goes"),
-                        List.of(
-                                Field.Option.of("true", f.text("letters.goesMail")),
-                                Field.Option.of("false", f.text("letters.goesNot"))))
-                .value(Boolean.toString(goes));
+                        Arrays.stream(Goes.values())
+                                .map(g -> Field.Option.of(g.code(), f.text("letters.goes." + g.code())))
+                                .toList())
+                .value(goes.code());
         List<Clause> clauses = new ArrayList<>();
         if (letter.occasion().isTimed()) {
             Field minutes = Field.line("minutes", f.text("letters.minutes"), 40)
@@ -260,18 +273,26 @@ class LetterPages {
         } else {
             clauses.add(Clause.of("goes", f.text("letters.sentence"), off));
         }
-        boolean own = !letter.wordings().isEmpty() || letter.off();
+        boolean own = !letter.wordings().isEmpty() || goes != Goes.MAIL;
+        List<Field> fields = new ArrayList<>(List.of(
+                Field.line("subject", f.text("letters.subject"), Typed.MOST_SUBJECT)
+                        .value(words.subject())
+                        .wrong(wrong.getOrDefault("subject", "")),
+                Field.text("text", f.text("letters.text"), Typed.MOST_TEXT)
+                        .with("rows", "12")
+                        .value(words.text())
+                        .wrong(wrong.getOrDefault("text", ""))));
+        if (goes.isText()) {
+            fields.add(Field.text("message", f.text("letters.message"), Typed.MOST_MESSAGE)
+                    .with("rows", "4")
+                    .value(words.message())
+                    .help(f.text(texts.canSend() ? "letters.messageHelp" : "letters.noTexts"))
+                    .wrong(wrong.getOrDefault("message", "")));
+        }
         return new LettersPage.Chosen(
                 title(letter, f),
                 clauses,
-                List.of(
-                        Field.line("subject", f.text("letters.subject"), Typed.MOST_SUBJECT)
-                                .value(words.subject())
-                                .wrong(wrong.getOrDefault("subject", "")),
-                        Field.text("text", f.text("letters.text"), Typed.MOST_TEXT)
-                                .with("rows", "12")
-                                .value(words.text())
-                                .wrong(wrong.getOrDefault("text", ""))),
+                List.copyOf(fields),
                 Languages.all().stream()
                         .map(l -> new LettersPage.Choice(
                                 address(typed.withLetter(letter.id()).in(l.toLanguageTag())),
@@ -328,8 +349,15 @@ class LetterPages {
                             f.dayAndTimes(s.line().time())),
                     written.subject(),
                     written.html(),
-                    written.text());
+                    written.text(),
+                    letter.texts() ? message(s, words.message(), language, f) : null);
         });
+    }
+
+    private LettersPage.Message message(Sample sample, String words, Locale language, Formats f) {
+        String text = rehearsal.message(sample.order(), sample.line(), words, language);
+        TextParts parts = TextParts.of(text);
+        return new LettersPage.Message(text, f.text("letters.parts", parts.count(), parts.characters(), parts.most()));
     }
 
     /** A letter as JSON, as a document keeps it. */
@@ -343,10 +371,15 @@ class LetterPages {
         if (letter.off()) {
             json.put("off", true);
         }
-        letter.wordings()
-                .forEach((language, words) -> json.set(
-                        language.toLanguageTag(),
-                        Sort.JSON.objectNode().put("subject", words.subject()).put("text", words.text())));
+        if (letter.texts()) {
+            json.put("texts", true);
+        }
+        letter.wordings().forEach((language, words) -> json.set(language.toLanguageTag(), json(words)));
         return json;
+    }
+
+    private static ObjectNode json(Wording words) {
+        ObjectNode json = Sort.JSON.objectNode().put("subject", words.subject()).put("text", words.text());
+        return words.message().isEmpty() ? json : json.put("message", words.message());
     }
 }

@@ -106,6 +106,7 @@ class LettersController {
         Map<String, String> wrong = new HashMap<>();
         tagged("subject", typed.subject(), wrong, f);
         tagged("text", typed.text(), wrong, f);
+        tagged("message", typed.message(), wrong, f);
         if (typed.minutes() != null) {
             OptionalLong minutes = Spans.read(typed.minutes(), 60);
             if (minutes.isEmpty() || minutes.getAsLong() > HouseLetters.MOST_MINUTES) {

@@ -80,9 +80,13 @@ public record LettersPage(List<Note> notes, List<Choice> offers, List<Knot> line
 
     /**
      * @param who gets it, and when
+     * @param message the text message; null: none goes
      * @param html the part of the mail that is shown; by its token, once it can be asked for in a frame
      */
-    public record Preview(String who, String subject, String html, String text) {}
+    public record Preview(String who, String subject, String html, String text, @Nullable Message message) {}
+
+    /** @param parts in how many parts it goes, in words */
+    public record Message(String text, String parts) {}
 
     /** The same with a mail that is asked for in a frame. */
     LettersPage framed(String token) {
@@ -92,6 +96,6 @@ public record LettersPage(List<Note> notes, List<Choice> offers, List<Knot> line
                 offers,
                 line,
                 others,
-                chosen.with(new Preview(shown.who(), shown.subject(), token, shown.text())));
+                chosen.with(new Preview(shown.who(), shown.subject(), token, shown.text(), shown.message())));
     }
 }

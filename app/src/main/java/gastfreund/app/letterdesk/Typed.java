@@ -16,10 +16,12 @@ public record Typed(
         @Nullable String goes,
         @Nullable String minutes,
         @Nullable String subject,
-        @Nullable String text) {
+        @Nullable String text,
+        @Nullable String message) {
 
     static final int MOST_SUBJECT = 200;
     static final int MOST_TEXT = 8000;
+    static final int MOST_MESSAGE = 1000;
 
     public Typed {
         offer = Written.line(offer, 120);
@@ -27,22 +29,23 @@ public record Typed(
         language = Written.line(language, 10);
         subject = subject == null ? null : Written.line(subject, MOST_SUBJECT);
         text = text == null ? null : Written.text(text, MOST_TEXT).replace("\r\n", "\n");
+        message = message == null ? null : Written.text(message, MOST_MESSAGE).replace("\r\n", "\n");
     }
 
     /** The same without what was typed. */
     Typed plain() {
-        return new Typed(offer, letter, language, null, null, null, null);
+        return new Typed(offer, letter, language, null, null, null, null, null);
     }
 
     Typed withLetter(String id) {
-        return new Typed(offer, id, language, null, null, null, null);
+        return new Typed(offer, id, language, null, null, null, null, null);
     }
 
     Typed withOffer(String id) {
-        return new Typed(id, letter, language, null, null, null, null);
+        return new Typed(id, letter, language, null, null, null, null, null);
     }
 
     Typed in(String tag) {
-        return new Typed(offer, letter, tag, null, null, null, null);
+        return new Typed(offer, letter, tag, null, null, null, null, null);
     }
 }

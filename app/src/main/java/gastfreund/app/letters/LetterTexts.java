@@ -54,6 +54,9 @@ class LetterTexts implements LetterWriting {
     public Written write(Letter letter) {
         Facts facts = Facts.of(letter.facts());
         Formats f = speech.in(letter.language(), catalogues.catalogue());
+        if (letter.isText()) {
+            return textMessage(letter.kind(), facts, f);
+        }
         Optional<Wording> own = own(letter.kind(), facts, f);
         if (own.isPresent()) {
             return written(own.get(), letter.kind(), facts, f);
@@ -91,7 +94,9 @@ class LetterTexts implements LetterWriting {
     Wording ours(Occasion occasion, Formats f) {
         if (occasion.isTimed()) {
             return new Wording(
-                    ours("letter." + occasion.code() + ".subject", f), ours("letter." + occasion.code() + ".text", f));
+                    ours("letter." + occasion.code() + ".subject", f),
+                    ours("letter." + occasion.code() + ".text", f),
+                    ourMessage(occasion, f));
         }
         String kind = Occasions.kind(occasion);
         boolean plain = occasion == Occasion.CONFIRMED || occasion == Occasion.ISSUED;
@@ -99,7 +104,28 @@ class LetterTexts implements LetterWriting {
                 ? f.text("letter.confirmation.subject", "{{offer}}", "{{when}}")
                 : f.text("letter." + kind + ".subject", "{{offer}}");
         String intro = plain ? f.text("letter.own.intro") : f.text("letter." + kind + ".intro");
-        return new Wording(subject, ours("letter.own.text", f).replace("{{intro}}", intro));
+        return new Wording(subject, ours("letter.own.text", f).replace("{{intro}}", intro), ourMessage(occasion, f));
+    }
+
+    private static String ourMessage(Occasion occasion, Formats f) {
+        return ours("letter.message." + occasion.code(), f);
+    }
+
+    /** A text message, in the house's words or in ours. */
+    private Written textMessage(String kind, Facts facts, Formats f) {
+        Occasion occasion = Occasions.of(kind).orElseThrow();
+        String words = Occasions.letter(catalogues.catalogue().extras().letters(), occasion, facts)
+                .flatMap(l -> l.in(f.locale()))
+                .map(Wording::message)
+                .filter(m -> !m.isEmpty())
+                .orElseGet(() -> ourMessage(occasion, f));
+        return new Written("", message(words, facts, f), "", null);
+    }
+
+    /** Some words as a text message about an order. */
+    String message(String words, Facts facts, Formats f) {
+        String house = catalogues.in(f.locale()).house().name();
+        return Tags.filled(words, TagValues.of(facts, page(facts), house, f)).strip();
     }
 
     /** Our own words with tags. In bundles, where braces are places for arguments, tags stand in square brackets. */

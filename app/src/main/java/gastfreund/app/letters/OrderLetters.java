@@ -7,11 +7,13 @@ import gastfreund.app.hosts.HostService;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.messages.Letter;
 import gastfreund.app.messages.Outbox;
+import gastfreund.app.messages.TextGateway;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.payments.GatewayAccount;
 import gastfreund.app.payments.Payment;
+import gastfreund.app.typed.Telephone;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.wording.HouseLetters;
@@ -21,6 +23,7 @@ import gastfreund.core.money.Money;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -35,6 +38,7 @@ public class OrderLetters {
     private final Speech speech;
     private final OrderRows pages;
     private final Outbox outbox;
+    private final TextGateway texts;
     private final HostService hosts;
     private final ProofKeys proofs;
 
@@ -43,12 +47,14 @@ public class OrderLetters {
             Speech speech,
             OrderRows pages,
             Outbox outbox,
+            TextGateway texts,
             HostService hosts,
             ProofKeys proofs) {
         this.catalogues = catalogues;
         this.speech = speech;
         this.pages = pages;
         this.outbox = outbox;
+        this.texts = texts;
         this.hosts = hosts;
         this.proofs = proofs;
     }
@@ -165,9 +171,19 @@ public class OrderLetters {
         toGuest(order, "missed", about(order, List.of(line)).back(back));
     }
 
-    /** It is time for a letter before or after a booking. */
-    public void timed(Order order, OrderLine line, OwnLetter letter) {
-        toGuest(order, letter.occasion().code(), about(order, List.of(line)).timed(letter.id()));
+    /**
+     * It is time for a letter before or after a booking.
+     *
+     * @param text whether as a text message, which goes only to guests who want that
+     */
+    public void timed(Order order, OrderLine line, OwnLetter letter, boolean text) {
+        Facts facts = about(order, List.of(line)).timed(letter.id()).facts();
+        String kind = letter.occasion().code();
+        if (text) {
+            text(order, kind, facts);
+        } else {
+            mail(order, kind, facts);
+        }
     }
 
     /** Money came when every place was gone; it goes back. */
@@ -179,12 +195,26 @@ public class OrderLetters {
     private void toGuest(Order order, String kind, Making making) {
         Facts facts = making.facts();
         HouseLetters own = catalogues.catalogue().extras().letters();
-        boolean off = Occasions.of(kind)
-                .flatMap(o -> Occasions.letter(own, o, facts))
-                .filter(OwnLetter::off)
-                .isPresent();
-        if (!off) {
-            outbox.putForGuest(new Letter(order.id(), kind, order.contact().email(), order.locale(), facts.json()));
+        Optional<OwnLetter> letter = Occasions.of(kind).flatMap(o -> Occasions.letter(own, o, facts));
+        if (letter.filter(OwnLetter::off).isEmpty()) {
+            mail(order, kind, facts);
+        }
+        if (letter.filter(OwnLetter::texts).isPresent()) {
+            text(order, kind, facts);
+        }
+    }
+
+    private void mail(Order order, String kind, Facts facts) {
+        outbox.putForGuest(new Letter(order.id(), kind, order.contact().email(), order.locale(), facts.json()));
+    }
+
+    /** Where the guest wants text messages, and the house can send them. */
+    private void text(Order order, String kind, Facts facts) {
+        if (order.contact().wantsTexts() && texts.canSend()) {
+            String country = catalogues.catalogue().extras().manners().country();
+            Telephone.forTexts(order.contact().phone(), country)
+                    .ifPresent(
+                            to -> outbox.putForGuest(new Letter(order.id(), kind, to, order.locale(), facts.json())));
         }
     }
 

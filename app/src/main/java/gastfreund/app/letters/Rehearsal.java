@@ -33,6 +33,11 @@ public class Rehearsal {
         return texts.written(words, Occasions.kind(occasion), letters.facts(order, line), f);
     }
 
+    /** A text message about a booking, in some words. */
+    public String message(Order order, OrderLine line, String words, Locale language) {
+        return texts.message(words, letters.facts(order, line), speech.in(language, catalogues.catalogue()));
+    }
+
     /** Our own words for an occasion, with tags, for whoever begins to write others. */
     public Wording ours(Occasion occasion, Locale language) {
         return texts.ours(occasion, speech.in(language, catalogues.catalogue()));

@@ -2,6 +2,7 @@ package gastfreund.app.letters;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.messages.TextGateway;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderStore;
@@ -44,6 +45,7 @@ public class TimedLetters {
     private final TimedStore store;
     private final OrderStore orders;
     private final OrderLetters letters;
+    private final TextGateway texts;
     private final Rounds rounds;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -53,6 +55,7 @@ public class TimedLetters {
             TimedStore store,
             OrderStore orders,
             OrderLetters letters,
+            TextGateway texts,
             Rounds rounds,
             TransactionTemplate transaction,
             Clock clock) {
@@ -60,6 +63,7 @@ public class TimedLetters {
         this.store = store;
         this.orders = orders;
         this.letters = letters;
+        this.texts = texts;
         this.rounds = rounds;
         this.transaction = transaction;
         this.clock = clock;
@@ -75,16 +79,18 @@ public class TimedLetters {
 
     private List<Entry> due(Instant now) {
         Catalogue catalogue = catalogues.catalogue();
-        QuietHours quiet = quiet(catalogue);
         List<Entry> due = new ArrayList<>();
         for (Offer offer : catalogue.house().offers()) {
             for (OwnLetter letter : catalogue.extras().letters().of(offer.id())) {
-                if (letter.occasion().isTimed() && !letter.off()) {
-                    for (TimedStore.Candidate one : candidates(offer.id(), letter, now)) {
-                        state(one, letter, quiet, catalogue, now)
-                                .ifPresent(state -> due.add(new Entry(
-                                        one.booking().value() + " " + letter.id(),
-                                        () -> transaction.executeWithoutResult(t -> go(one, letter, state, now)))));
+                if (letter.occasion().isTimed()) {
+                    for (Way way : ways(letter, catalogue)) {
+                        for (TimedStore.Candidate one : candidates(offer.id(), letter, way, now)) {
+                            state(one, letter, way.quiet(), catalogue, now)
+                                    .ifPresent(state -> due.add(new Entry(
+                                            one.booking().value() + " " + way.key(letter),
+                                            () -> transaction.executeWithoutResult(
+                                                    t -> go(one, letter, way, state, now)))));
+                        }
                     }
                 }
             }
@@ -103,34 +109,60 @@ public class TimedLetters {
     public List<Ahead> ahead(OfferId offer, OwnLetter letter, Duration until) {
         Instant now = clock.instant();
         Catalogue catalogue = catalogues.catalogue();
-        QuietHours quiet = quiet(catalogue);
-        return candidates(offer, letter, now.plus(until)).stream()
-                .flatMap(
-                        one -> due(one, letter, quiet, catalogue).stream().mapToObj(at -> new Ahead(at, one.booking())))
+        Way mail = new Way(false, quiet(catalogue, false));
+        return candidates(offer, letter, mail, now.plus(until)).stream()
+                .flatMap(one ->
+                        due(one, letter, mail.quiet(), catalogue).stream().mapToObj(at -> new Ahead(at, one.booking())))
                 .filter(a -> !Interval.instantOf(a.at()).isBefore(now)
                         && Interval.instantOf(a.at()).isBefore(now.plus(until)))
                 .sorted(Comparator.comparingLong(Ahead::at))
                 .toList();
     }
 
-    private static @Nullable QuietHours quiet(Catalogue catalogue) {
-        return catalogue.extras().letters().quietMails()
+    /**
+     * A way in which a letter goes.
+     *
+     * @param text whether as a text message
+     * @param quiet when it does not go; null: it goes at any time
+     */
+    private record Way(boolean text, @Nullable QuietHours quiet) {
+
+        /** By which what went is known: each way by itself. */
+        String key(OwnLetter letter) {
+            return text ? letter.id() + "+text" : letter.id();
+        }
+    }
+
+    private List<Way> ways(OwnLetter letter, Catalogue catalogue) {
+        List<Way> ways = new ArrayList<>();
+        if (!letter.off()) {
+            ways.add(new Way(false, quiet(catalogue, false)));
+        }
+        if (letter.texts() && texts.canSend()) {
+            ways.add(new Way(true, quiet(catalogue, true)));
+        }
+        return ways;
+    }
+
+    /** Text messages keep the quiet hours in any case. */
+    private static @Nullable QuietHours quiet(Catalogue catalogue, boolean text) {
+        return text || catalogue.extras().letters().quietMails()
                 ? catalogue.extras().quiet().hours().orElse(null)
                 : null;
     }
 
-    private List<TimedStore.Candidate> candidates(OfferId offer, OwnLetter letter, Instant now) {
+    private List<TimedStore.Candidate> candidates(OfferId offer, OwnLetter letter, Way way, Instant now) {
         Duration apart = Duration.ofMinutes(letter.minutes());
         return letter.occasion() == Occasion.BEFORE
                 ? store.starting(
                         offer,
-                        letter.id(),
+                        way.key(letter),
                         now.minus(MOST_QUIET),
                         now.plus(apart).plus(MOST_QUIET),
                         now)
                 : store.ending(
                         offer,
-                        letter.id(),
+                        way.key(letter),
                         now.minus(apart).minus(MOST_QUIET).minus(Duration.ofMinutes(2 * Due.OF_USE)),
                         now.minus(apart),
                         now);
@@ -165,15 +197,15 @@ public class TimedLetters {
                         catalogue.zone(), quiet, letter.minutes(), one.time().end()));
     }
 
-    private void go(TimedStore.Candidate one, OwnLetter letter, TimedStore.State state, Instant now) {
+    private void go(TimedStore.Candidate one, OwnLetter letter, Way way, TimedStore.State state, Instant now) {
         Order order = orders.byBooking(one.booking().value()).orElseThrow();
         OrderLine line = order.line(one.booking()).orElseThrow();
         boolean stands = line.time().start() == one.time().start()
                 && (line.status() == BookingStatus.CONFIRMED || line.status() == BookingStatus.COMPLETED);
         if (stands
-                && store.note(one.booking(), letter.id(), one.time().start(), state, now)
+                && store.note(one.booking(), way.key(letter), one.time().start(), state, now)
                 && state == TimedStore.State.PUT) {
-            letters.timed(order, line, letter);
+            letters.timed(order, line, letter, way.text());
         }
     }
 }

@@ -35,6 +35,7 @@ public class Outbox {
 
     private final OutboxStore store;
     private final Mails mails;
+    private final TextGateway texts;
     private final List<LetterWriting> writings;
     private final MailSettings mailed;
     private final Address address;
@@ -47,6 +48,7 @@ public class Outbox {
     Outbox(
             OutboxStore store,
             Mails mails,
+            TextGateway texts,
             List<LetterWriting> writings,
             MailSettings mailed,
             Address address,
@@ -56,6 +58,7 @@ public class Outbox {
             Clock clock) {
         this.store = store;
         this.mails = mails;
+        this.texts = texts;
         this.writings = writings;
         this.mailed = mailed;
         this.address = address;
@@ -179,16 +182,18 @@ public class Outbox {
         return store.countWaiting();
     }
 
-    /** Sends what is due. */
+    /** Sends what is due; whoever asks while that is done waits for it. */
     @Scheduled(fixedDelayString = "${gastfreund.jobs.outbox:1s}")
     public void send() {
-        if (!canSend() || !sending.tryLock()) {
+        if (!canSend()) {
             return;
         }
+        sending.lock();
         try {
             rounds.each(
                     Kind.LETTER,
                     store.due(clock.instant()).stream()
+                            .filter(waiting -> !waiting.letter().isText() || !texts.isQuiet())
                             .map(waiting -> new Entry(waiting.id(), () -> send(waiting)))
                             .toList());
         } finally {
@@ -198,6 +203,11 @@ public class Outbox {
 
     private void send(OutboxStore.Waiting waiting) {
         Written written = waiting.written() == null ? written(waiting.letter()) : completed(waiting.written());
+        if (waiting.letter().isText()) {
+            Optional<String> refused = texts.send(waiting.id(), waiting.letter().recipient(), written.text());
+            ended(waiting, written, refused);
+            return;
+        }
         try {
             mails.send(waiting.id(), waiting.letter().recipient(), written);
         } catch (MessagingException e) {
@@ -207,12 +217,19 @@ public class Outbox {
             if (refused.isEmpty()) {
                 throw e;
             }
-            LOG.info("letter {} was refused for good", waiting.id());
-            transaction.executeWithoutResult(
-                    status -> store.lost(waiting.id(), "refused", cut(refused.get()), written, clock.instant()));
+            ended(waiting, written, refused);
             return;
         }
-        transaction.executeWithoutResult(status -> store.sent(waiting.id(), written, clock.instant()));
+        ended(waiting, written, Optional.empty());
+    }
+
+    /** @param refused why it will never be taken; empty: it was */
+    private void ended(OutboxStore.Waiting waiting, Written written, Optional<String> refused) {
+        Instant now = clock.instant();
+        refused.ifPresent(why -> LOG.info("letter {} was refused for good", waiting.id()));
+        transaction.executeWithoutResult(status -> refused.ifPresentOrElse(
+                why -> store.lost(waiting.id(), "refused", cut(why), written, now),
+                () -> store.sent(waiting.id(), written, now)));
     }
 
     private Written written(Letter letter) {

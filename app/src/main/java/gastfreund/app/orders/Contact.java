@@ -11,6 +11,7 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How a guest can be reached, and what they say of themselves.
@@ -18,6 +19,7 @@ import java.util.stream.Stream;
  * @param company empty where there is none, or the house does not ask
  * @param address in lines, for the receipt; empty where the house does not ask
  * @param notes what the guest wants the house to know
+ * @param texts whether they want text messages about their bookings; null: they do not
  */
 public record Contact(
         @NotBlank(message = "{checkout.name.missing}") @Size(max = 120, message = "{checkout.name.long}") @Named
@@ -32,7 +34,8 @@ public record Contact(
                 String phone,
         @Size(max = 160, message = "{checkout.company.long}") @Named String company,
         @Size(max = 400, message = "{checkout.address.long}") String address,
-        @Size(max = 2000, message = "{checkout.notes.long}") String notes) {
+        @Size(max = 2000, message = "{checkout.notes.long}") String notes,
+        @Nullable Boolean texts) {
 
     /** Fields that a form did not have are empty. */
     public Contact {
@@ -44,9 +47,13 @@ public record Contact(
         notes = notes == null ? "" : notes;
     }
 
+    public boolean wantsTexts() {
+        return texts != null && texts;
+    }
+
     /** A contact that says no more than how to reach them. */
     public static Contact of(String name, String email, String phone) {
-        return new Contact(name, email, phone, "", "", "");
+        return new Contact(name, email, phone, "", "", "", false);
     }
 
     public static Contact empty() {
@@ -66,7 +73,8 @@ public record Contact(
                 Written.line(phone, 60),
                 Written.line(company, 160),
                 Written.text(address, 400),
-                Written.text(notes, 2000));
+                Written.text(notes, 2000),
+                wantsTexts());
     }
 
     /** The address for a link that opens a mail program: nothing in it can begin anything else than an address;

@@ -59,10 +59,10 @@ public class OrderStore {
         jdbc.sql(
                         """
                         INSERT INTO orders (number, token, basket, name, email, phone, company, address, notes, locale, status, total, due_now,
-                                            promo_code, source, placed_at)
+                                            promo_code, source, texts, placed_at)
                         VALUES ((SELECT coalesce(max(number) + 1, :first) FROM orders), :token, :basket, :name, :email,
                                 :phone, :company, :address, :notes, :locale, :status, :total, :dueNow, :promoCode,
-                                coalesce((SELECT source FROM baskets WHERE token = :basket), ''), :now)
+                                coalesce((SELECT source FROM baskets WHERE token = :basket), ''), :texts, :now)
                         """)
                 .param("first", FIRST_NUMBER)
                 .param("token", token)
@@ -73,6 +73,7 @@ public class OrderStore {
                 .param("company", contact.company())
                 .param("address", contact.address())
                 .param("notes", contact.notes())
+                .param("texts", contact.wantsTexts() ? 1 : 0)
                 .param("locale", locale.toLanguageTag())
                 .param("status", status.code())
                 .param("total", total.minor())
@@ -134,7 +135,8 @@ public class OrderStore {
     }
 
     public void changeContact(long order, Contact contact) {
-        jdbc.sql("UPDATE orders SET name = ?, email = ?, phone = ?, company = ?, address = ?, notes = ? WHERE id = ?")
+        jdbc.sql("UPDATE orders SET name = ?, email = ?, phone = ?, company = ?, address = ?, notes = ?, texts = ?"
+                        + " WHERE id = ?")
                 .params(
                         contact.name(),
                         contact.email(),
@@ -142,6 +144,7 @@ public class OrderStore {
                         contact.company(),
                         contact.address(),
                         contact.notes(),
+                        contact.wantsTexts() ? 1 : 0,
                         order)
                 .update();
     }
@@ -285,7 +288,8 @@ public class OrderStore {
                         row.getString("phone"),
                         row.getString("company"),
                         row.getString("address"),
-                        row.getString("notes")),
+                        row.getString("notes"),
+                        row.getBoolean("texts")),
                 Locale.forLanguageTag(row.getString("locale")),
                 OrderStatus.ofCode(row.getString("status")),
                 Money.ofMinor(row.getLong("total")),

@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * The letters of a house in its own words.
@@ -48,7 +49,7 @@ public record HouseLetters(List<OwnLetter> house, Map<OfferId, List<OwnLetter>> 
     }
 
     private static OwnLetter letter(Node node, Set<String> ids) {
-        List<String> known = new ArrayList<>(List.of("id", "occasion", "minutes", "off"));
+        List<String> known = new ArrayList<>(List.of("id", "occasion", "minutes", "off", "texts"));
         Languages.all().forEach(l -> known.add(l.toLanguageTag()));
         node.object(known.toArray(String[]::new));
         String id = node.required("id").text();
@@ -64,15 +65,25 @@ public record HouseLetters(List<OwnLetter> house, Map<OfferId, List<OwnLetter>> 
             node.at("minutes").problem("goes with letters before and after only");
         }
         return new OwnLetter(
-                id, occasion, node.integer("minutes", 0, MOST_MINUTES, 0), node.truth("off"), wordings(node));
+                id,
+                occasion,
+                node.integer("minutes", 0, MOST_MINUTES, 0),
+                node.truth("off"),
+                node.truth("texts"),
+                wordings(node));
     }
 
     private static Map<Locale, Wording> wordings(Node node) {
         Map<Locale, Wording> wordings = new HashMap<>();
         for (Locale language : Languages.all()) {
             node.member(language.toLanguageTag()).ifPresent(said -> {
-                said.object("subject", "text");
-                wordings.put(language, new Wording(tagged(said.required("subject")), tagged(said.required("text"))));
+                said.object("subject", "text", "message");
+                wordings.put(
+                        language,
+                        new Wording(
+                                tagged(said.required("subject")),
+                                tagged(said.required("text")),
+                                said.member("message").map(HouseLetters::tagged).orElse("")));
             });
         }
         return Map.copyOf(wordings);
@@ -82,6 +93,12 @@ public record HouseLetters(List<OwnLetter> house, Map<OfferId, List<OwnLetter>> 
         String text = node.text();
         Tags.wrong(text).ifPresent(node::problem);
         return text;
+    }
+
+    /** Whether any letter goes as a text message. */
+    public boolean sendsTexts() {
+        return Stream.concat(house.stream(), offers.values().stream().flatMap(List::stream))
+                .anyMatch(OwnLetter::texts);
     }
 
     /** The letters of an offer: those of the house, in the offer's version where it has one, and then its own. */

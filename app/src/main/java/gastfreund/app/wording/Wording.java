@@ -5,5 +5,6 @@ package gastfreund.app.wording;
  *
  * @param subject on one line
  * @param text blank lines make paragraphs
+ * @param message what a text message says; empty: what ours says
  */
-public record Wording(String subject, String text) {}
+public record Wording(String subject, String text, String message) {}

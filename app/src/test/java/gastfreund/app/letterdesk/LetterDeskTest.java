@@ -53,7 +53,7 @@ class LetterDeskTest extends OrdersTest {
 
     private static Map<String, String> form(String letter, String subject, String text) {
         return new HashMap<>(
-                Map.of("letter", letter, "language", "en", "goes", "true", "subject", subject, "text", text));
+                Map.of("letter", letter, "language", "en", "goes", "mail", "subject", subject, "text", text));
     }
 
     private static String said(HttpResponse<String> answer) {
@@ -73,10 +73,10 @@ class LetterDeskTest extends OrdersTest {
         Map<String, String> off = form("cancelled", "", "");
         off.remove("subject");
         off.remove("text");
-        off.put("goes", "false");
+        off.put("goes", "not");
         assertThat(said(press("/keep", off))).isEqualTo("kept");
         assertThat(kept().house()).containsExactly(kept().house().get(0)).allMatch(OwnLetter::off);
-        off.put("goes", "true");
+        off.put("goes", "mail");
         press("/keep", off);
         assertThat(kept().house()).as("as it is without it").isEmpty();
     }

@@ -7,12 +7,8 @@ import gastfreund.app.rounds.Rounds;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.Timeout;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.DynamicPropertyRegistry;
-import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Letters that a mail server refuses now or for good, or sends back. */
@@ -29,21 +25,6 @@ class LostLettersTest extends OrdersTest {
 
     @Autowired
     private TransactionTemplate transaction;
-
-    @DynamicPropertySource
-    static void byHand(DynamicPropertyRegistry registry) {
-        registry.add("gastfreund.jobs.outbox", () -> "1h");
-    }
-
-    /** What goes out by itself when the house starts is gone before anything else is sent. */
-    @BeforeEach
-    @Timeout(60)
-    void nothingWaits() {
-        while (outbox.waiting() > 0) {
-            outbox.send();
-            Thread.onSpinWait();
-        }
-    }
 
     private Sent put(String recipient) {
         transaction.executeWithoutResult(

@@ -1,0 +1,41 @@
+package gastfreund.app.messages;
+
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * In how many parts a text message goes, each of which is paid for (3GPP TS 23.038 and 23.040): 160 characters of the usual
+ * alphabet, or 153 in each of several; of other alphabets 70, or 67.
+ *
+ * @param count how many parts
+ * @param characters how many characters are counted
+ * @param most how many fit into so many parts
+ * @param plain whether the usual alphabet is enough
+ */
+public record TextParts(int count, int characters, int most, boolean plain) {
+
+    private static final String ALPHABET =
+            "@£$¥èéùìòÇ\nØø\rÅåΔ_ΦΓΛΩΠΨΣΘΞÆæßÉ !\"#¤%&'()*+,-./0123456789:;<=>?¡ABCDEFGHIJKLMNOPQRSTUVWXYZÄÖÑÜ§¿"
+                    + "abcdefghijklmnopqrstuvwxyzäöñüà";
+
+    /** Characters that count twice. */
+    private static final String WIDE = "\f^{}\\[~]|€";
+
+    private static final Set<Integer> PLAIN = ALPHABET.chars().boxed().collect(Collectors.toUnmodifiableSet());
+    private static final int ONE = 160;
+    private static final int EACH = 153;
+    private static final int ONE_OTHER = 70;
+    private static final int EACH_OTHER = 67;
+
+    public static TextParts of(String text) {
+        boolean plain = text.chars().allMatch(c -> PLAIN.contains(c) || WIDE.indexOf(c) >= 0);
+        int characters = plain
+                ? text.length()
+                        + (int) text.chars().filter(c -> WIDE.indexOf(c) >= 0).count()
+                : text.length();
+        int one = plain ? ONE : ONE_OTHER;
+        int each = plain ? EACH : EACH_OTHER;
+        int count = characters <= one ? 1 : (characters + each - 1) / each;
+        return new TextParts(count, characters, count == 1 ? one : count * each, plain);
+    }
+}
