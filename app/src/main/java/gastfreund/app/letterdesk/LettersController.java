@@ -131,7 +131,7 @@ class LettersController {
         return ResponseEntity.ok()
                 .header(
                         "Content-Security-Policy",
-                        "default-src 'none'; style-src 'unsafe-inline'; sandbox; frame-ancestors 'self'")
+                        "default-src 'none'; style-src 'unsafe-inline'; img-src 'self'; sandbox; frame-ancestors 'self'")
                 .header("X-Frame-Options", "SAMEORIGIN")
                 .contentType(MediaType.valueOf("text/html;charset=UTF-8"))
                 .body(html);

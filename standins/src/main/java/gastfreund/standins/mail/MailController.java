@@ -59,7 +59,7 @@ class MailController {
                 .header(
                         "Content-Security-Policy",
                         "sandbox allow-popups allow-top-navigation-by-user-activation; "
-                                + "default-src 'none'; style-src 'unsafe-inline'; img-src data:")
+                                + "default-src 'none'; style-src 'unsafe-inline'; img-src data: http: https:")
                 .contentType(MediaType.parseMediaType("text/html;charset=UTF-8"))
                 .body(find(number).html());
     }
