@@ -130,7 +130,7 @@ class LetterPages {
                         .map(l -> new LettersPage.Choice(
                                 address(here.withLetter(l.id())),
                                 title(l, f),
-                                l.off() ? f.text("letters.off") : "",
+                                Goes.of(l) == Goes.NOT ? f.text("letters.way.not") : "",
                                 l.id().equals(letter.id())))
                         .toList(),
                 chosen(typed, letter, catalogue, wrong, f));

@@ -83,7 +83,7 @@ class SentController {
                 sent.id(),
                 f.moment(when),
                 sent.recipient(),
-                sent.subject().isEmpty() ? f.text("sent.unwritten") : sent.subject(),
+                what(sent, f),
                 state.equals("tried")
                         ? f.text("sent.state.tried", sent.tries())
                         : state.equals("waiting") && sent.notBefore().isAfter(sent.putAt())
@@ -91,6 +91,13 @@ class SentController {
                                 : f.text("sent.state." + state),
                 state.equals("sent") ? "" : state.equals("waiting") ? "quiet" : "error",
                 sent.why());
+    }
+
+    private static String what(Sent sent, Formats f) {
+        if (sent.recipient().startsWith("+")) {
+            return f.text("sent.text");
+        }
+        return sent.subject().isEmpty() ? f.text("sent.unwritten") : sent.subject();
     }
 
     /** Puts it into the outbox again. */

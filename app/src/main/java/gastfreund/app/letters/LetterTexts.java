@@ -6,6 +6,7 @@ import gastfreund.app.languages.Formats;
 import gastfreund.app.messages.Letter;
 import gastfreund.app.messages.LetterWriter;
 import gastfreund.app.messages.LetterWriting;
+import gastfreund.app.messages.TextParts;
 import gastfreund.app.messages.Written;
 import gastfreund.app.pages.Address;
 import gastfreund.app.wording.Occasion;
@@ -125,7 +126,8 @@ class LetterTexts implements LetterWriting {
     /** Some words as a text message about an order. */
     String message(String words, Facts facts, Formats f) {
         String house = catalogues.in(f.locale()).house().name();
-        return Tags.filled(words, TagValues.of(facts, page(facts), house, f)).strip();
+        return TextParts.plain(Tags.filled(words, TagValues.of(facts, page(facts), house, f)))
+                .strip();
     }
 
     /** Our own words with tags. In bundles, where braces are places for arguments, tags stand in square brackets. */

@@ -58,7 +58,7 @@ class MailFrame {
         sheet.appendElement("div").html(from.body().html());
         foot(sheet, house);
         styles(palette).forEach((selector, style) -> mail.select(selector)
-                .forEach(e -> e.attr("style", e.hasAttr("style") ? style + ";" + e.attr("style") : style)));
+                .forEach(e -> e.attr("style", e.hasAttr("style") ? e.attr("style") + ";" + style : style)));
         return mail.outerHtml();
     }
 
@@ -98,7 +98,7 @@ class MailFrame {
         }
     }
 
-    /** By day. */
+    /** By day; a later one counts more than those before it. */
     private static Map<String, String> styles(Palette palette) {
         Palette.Colours colours = palette.onPaper();
         Map<String, String> styles = new LinkedHashMap<>();

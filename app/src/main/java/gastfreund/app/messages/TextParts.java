@@ -27,6 +27,26 @@ public record TextParts(int count, int characters, int most, boolean plain) {
     private static final int ONE_OTHER = 70;
     private static final int EACH_OTHER = 67;
 
+    /** A text without the signs of good printing, for which each message would have room for half as much. */
+    public static String plain(String text) {
+        StringBuilder plain = new StringBuilder(text.length());
+        text.codePoints().forEach(c -> {
+            switch (c) {
+                case 0x00a0, 0x2009, 0x202f -> plain.append(' ');
+                case 0x2010, 0x2011, 0x2012, 0x2013, 0x2014, 0x2212 -> plain.append('-');
+                case 0x2018, 0x2019, 0x201a -> plain.append('\'');
+                case 0x201c, 0x201d, 0x201e -> plain.append('"');
+                case 0x200b, 0x2060, 0xfeff -> {
+                    // They only say where a line may break.
+                }
+                case 0x2026 -> plain.append("...");
+                case 0x00b7 -> plain.append(',');
+                default -> plain.appendCodePoint(c);
+            }
+        });
+        return plain.toString();
+    }
+
     public static TextParts of(String text) {
         boolean plain = text.chars().allMatch(c -> PLAIN.contains(c) || WIDE.indexOf(c) >= 0);
         int characters = plain

@@ -27,6 +27,14 @@ class TextPartsTest {
         assertThat(TextParts.of("a".repeat(70) + "ж")).isEqualTo(new TextParts(2, 71, 134, false));
     }
 
+    @Test
+    void signsOfGoodPrintingAreMadePlain() {
+        String plain =
+                TextParts.plain("Today, 13:00\u2009\u2013\u200914:00 \u00b7 Mira\u2019s \u201ewheel\u201d\u2026");
+        assertThat(plain).isEqualTo("Today, 13:00 - 14:00 , Mira's \"wheel\"...");
+        assertThat(TextParts.of(plain).plain()).isTrue();
+    }
+
     @ParameterizedTest
     @CsvSource({
         "0151 23456789, DE, +4915123456789",
