@@ -108,7 +108,7 @@ public class Endings {
             return Outcome.CHANGED;
         }
         end(order, line, BookingStatus.CANCELLED, refund, why, Actor.GUEST);
-        tellEnd(order, booking, "cancelled", refund, true);
+        tellEnd(order, booking, "cancelled", refund, "", true);
         return Outcome.DONE;
     }
 
@@ -125,7 +125,7 @@ public class Endings {
             return Outcome.CHANGED;
         }
         end(order, line, BookingStatus.CANCELLED, refund, why, host);
-        tellEnd(order, booking, "cancelled-by-host", refund, tell);
+        tellEnd(order, booking, "cancelled-by-host", refund, why, tell);
         return Outcome.DONE;
     }
 
@@ -239,7 +239,7 @@ public class Endings {
             return Outcome.CHANGED;
         }
         end(order, line, BookingStatus.DECLINED, line.paid(), why, host);
-        tellEnd(order, booking, "declined", null, true);
+        tellEnd(order, booking, "declined", null, why, true);
         return Outcome.DONE;
     }
 
@@ -262,13 +262,15 @@ public class Endings {
         OrderLine line = current(order, booking);
         if (line.status() == BookingStatus.REQUESTED) {
             end(order, line, BookingStatus.LAPSED, line.paid(), Cause.NOBODY_ANSWERED.code(), Actor.HOUSE);
-            tellEnd(order, booking, "unanswered", null, true);
+            tellEnd(order, booking, "unanswered", null, "", true);
         }
     }
 
-    private void tellEnd(Order order, BookingId booking, String kind, @Nullable Money back, boolean tellGuest) {
+    /** @param why what the guest is told of it; empty: nothing */
+    private void tellEnd(
+            Order order, BookingId booking, String kind, @Nullable Money back, String why, boolean tellGuest) {
         Order after = now(order);
-        letters.ended(after, after.line(booking).orElseThrow(), kind, back, tellGuest);
+        letters.ended(after, after.line(booking).orElseThrow(), kind, back, why, tellGuest);
     }
 
     private Order now(Order order) {

@@ -26,6 +26,7 @@ import tools.jackson.databind.json.JsonMapper;
  * @param issued the vouchers and passes that it brings
  * @param transfer null where none is waited for
  * @param letter the id of a letter that goes before or after a booking; null: it is none of these
+ * @param reason what the host says of it; null in letters of an earlier version of the application
  * @param prove the path by which the guest shows that the address is theirs; empty: it is not asked
  */
 public record Facts(
@@ -47,7 +48,8 @@ public record Facts(
         List<Issued> issued,
         @Nullable Transfer transfer,
         String prove,
-        @Nullable String letter) {
+        @Nullable String letter,
+        @Nullable String reason) {
 
     private static final JsonMapper JSON = JsonMapper.builder()
             .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
@@ -126,6 +128,11 @@ public record Facts(
 
     /** @param until the last date on which it is waited for */
     public record Transfer(long amount, String holder, String iban, String reference, String until) {}
+
+    /** What the host says of it; empty: nothing. */
+    public String why() {
+        return reason == null ? "" : reason;
+    }
 
     String json() {
         return JSON.writeValueAsString(this);

@@ -142,9 +142,17 @@ class LetterTexts implements LetterWriting {
         String text = Tags.filled(own.text(), values);
         model.put("pieces", OwnText.pieces(text, address.inLetters("")));
         model.put("toPage", f.text("letter.toPage"));
-        String html = writer.html("own", f.locale(), model);
+        boolean afterwards = kind.equals(Occasion.AFTER.code());
+        String unsubscribe = afterwards ? page(facts) + "/letters" : "";
+        model.put("unsubscribe", unsubscribe);
+        String words = f.text("letter.unsubscribe");
+        model.put("unsubscribeWords", words);
         return new Written(
-                line(Tags.filled(own.subject(), values)), text.strip() + "\n", html, calendars.of(kind, facts, f));
+                line(Tags.filled(own.subject(), values)),
+                text.strip() + "\n" + (afterwards ? "\n" + words + "\n" + unsubscribe + "\n" : ""),
+                writer.html("own", f.locale(), model),
+                calendars.of(kind, facts, f),
+                unsubscribe);
     }
 
     private static String line(String subject) {

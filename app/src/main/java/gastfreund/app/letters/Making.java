@@ -30,6 +30,7 @@ final class Making {
     private Facts.@Nullable Transfer transfer;
     private String prove = "";
     private @Nullable String letter;
+    private String reason = "";
     private String token;
 
     Making(
@@ -83,6 +84,11 @@ final class Making {
         return this;
     }
 
+    Making reason(String words) {
+        reason = words;
+        return this;
+    }
+
     /** For somebody who may not see the order. */
     Making withoutToken() {
         token = "";
@@ -110,7 +116,8 @@ final class Making {
                         .toList(),
                 transfer,
                 prove,
-                letter);
+                letter,
+                reason);
     }
 
     /** What it is about; without bookings, what else the order buys. */

@@ -17,6 +17,7 @@ import gastfreund.app.typed.Telephone;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.wording.HouseLetters;
+import gastfreund.app.wording.Occasion;
 import gastfreund.app.wording.OwnLetter;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
@@ -39,6 +40,7 @@ public class OrderLetters {
     private final OrderRows pages;
     private final Outbox outbox;
     private final TextGateway texts;
+    private final Unsubscribing unsubscribing;
     private final HostService hosts;
     private final ProofKeys proofs;
 
@@ -48,6 +50,7 @@ public class OrderLetters {
             OrderRows pages,
             Outbox outbox,
             TextGateway texts,
+            Unsubscribing unsubscribing,
             HostService hosts,
             ProofKeys proofs) {
         this.catalogues = catalogues;
@@ -55,6 +58,7 @@ public class OrderLetters {
         this.pages = pages;
         this.outbox = outbox;
         this.texts = texts;
+        this.unsubscribing = unsubscribing;
         this.hosts = hosts;
         this.proofs = proofs;
     }
@@ -82,10 +86,14 @@ public class OrderLetters {
         toGuest(order, "confirmation", about(order, List.of(line)).with(order.certain()));
     }
 
-    /** A booking ended: by the guest or the host, declined, or because nobody answered. */
-    public void ended(Order order, OrderLine line, String kind, @Nullable Money back, boolean tellGuest) {
+    /**
+     * A booking ended: by the guest or the host, declined, or because nobody answered.
+     *
+     * @param why what the host says of it to the guest; empty: nothing
+     */
+    public void ended(Order order, OrderLine line, String kind, @Nullable Money back, String why, boolean tellGuest) {
         if (tellGuest) {
-            toGuest(order, kind, about(order, List.of(line)).back(back));
+            toGuest(order, kind, about(order, List.of(line)).back(back).reason(why));
         }
         if (kind.equals("cancelled")) {
             toHosts(order, "host-cancelled", about(order, List.of(line)));
@@ -181,7 +189,7 @@ public class OrderLetters {
         String kind = letter.occasion().code();
         if (text) {
             text(order, kind, facts);
-        } else {
+        } else if (letter.occasion() != Occasion.AFTER || !unsubscribing.has(order)) {
             mail(order, kind, facts);
         }
     }

@@ -45,7 +45,7 @@ final class TagValues {
         values.put("payPage", left.isPositive() || facts.open() > 0 ? page : "");
         values.put("joinLink", joined(rows, r -> r.directions().startsWith("http") ? r.directions() : "", "\n"));
         values.put("freeUntil", joined(rows, r -> until(r.free(), f), ", "));
-        values.put("reason", "");
+        values.put("reason", facts.why());
         values.put("house", house);
         return values;
     }

@@ -66,6 +66,10 @@ class Mails {
         if (!reply.isEmpty() && !reply.equalsIgnoreCase(settings.mailFrom())) {
             message.setReplyTo(new InternetAddress[] {new InternetAddress(reply, true)});
         }
+        if (!written.unsubscribe().isEmpty()) {
+            message.setHeader("List-Unsubscribe", "<" + written.unsubscribe() + ">");
+            message.setHeader("List-Unsubscribe-Post", "List-Unsubscribe=One-Click");
+        }
         message.setSubject(written.subject(), UTF_8);
         message.setSentDate(Date.from(clock.instant()));
         if (written.html().isEmpty()) {

@@ -247,6 +247,7 @@ public class Outbox {
                 written.subject(),
                 address.completed(written.text()),
                 address.completed(written.html()),
-                calendar == null ? null : address.completed(calendar));
+                calendar == null ? null : address.completed(calendar),
+                written.unsubscribe());
     }
 }

@@ -6,6 +6,13 @@ import org.jspecify.annotations.Nullable;
  * A letter as it goes out.
  *
  * @param text the part for those who read no HTML
+ * @param unsubscribe the address to which a mail program posts where its reader wants no more of these (RFC 8058); empty: none
  * @param calendar an iCalendar file to go with it; null: none
  */
-public record Written(String subject, String text, String html, @Nullable String calendar) {}
+public record Written(String subject, String text, String html, @Nullable String calendar, String unsubscribe) {
+
+    /** One of which there is nothing to unsubscribe. */
+    public Written(String subject, String text, String html, @Nullable String calendar) {
+        this(subject, text, html, calendar, "");
+    }
+}

@@ -61,7 +61,7 @@ class Decisions {
                     f.text("desk.decline"),
                     f.text("desk.declineGo"),
                     "",
-                    why("why-no-" + line.booking(), "", f)));
+                    why("why-no-" + line.booking(), "", f).label(f.text("desk.whyGuest"))));
         }
         if (!asks && line.unpaid().isPositive() && host.may(Right.TAKE_MONEY)) {
             decisions.add(Decision.asking(
@@ -104,7 +104,7 @@ class Decisions {
                 f.text("desk.cancelGo"),
                 f.text("desk.byTheTerms", f.money(outcome.refund()), f.money(line.paid())),
                 amount("cancelled", line, f.text("desk.amountBack"), outcome.refund(), typed, f),
-                why("cancelled", line, typed, f),
+                why("cancelled", line, typed, f).label(f.text("desk.whyGuest")),
                 Field.tick("tell", f.text("desk.tell"), !wrong || typed.tell()).id("tell-" + line.booking()));
     }
 

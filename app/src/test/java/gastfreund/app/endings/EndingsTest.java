@@ -89,6 +89,8 @@ class EndingsTest extends OrdersTest {
                 .isEqualTo(Outcome.DONE);
         await().untilAsserted(() -> assertThat(payment(order)).isEqualTo("voided 0 4500 0"));
         assertThat(letters(order)).contains("declined");
+        assertThat(letters.one(order.id(), "declined").text()).contains("the kiln is being mended");
+        assertThat(letters.one(order.id(), "declined").html()).contains("the kiln is being mended");
         assertThat(line(order).status()).isEqualTo(BookingStatus.DECLINED);
         ledgersAgree(order);
     }

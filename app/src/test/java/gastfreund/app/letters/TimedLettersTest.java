@@ -12,6 +12,7 @@ import gastfreund.housefile.HouseFile;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -203,5 +204,29 @@ class TimedLettersTest extends OrdersTest {
         Written letter = soon(order).get(0);
         assertThat(letter.text()).contains("{{house}}<b>");
         assertThat(letter.html()).contains("{{house}}&lt;b&gt;").doesNotContain("href=\"https://elsewhere");
+    }
+
+    @Test
+    void whoWantsNoLettersAfterBookingsGetsNoneAndAllOthers() {
+        Order order = paid("wheel-hire", "60", 12, "WORKS");
+        letters("[{\"id\": \"thanks\", \"occasion\": \"after\", \"minutes\": 180}]");
+        clock.moveAhead(Duration.between(
+                clock.instant(), line(order).time().endInstant().plus(Duration.ofHours(3))));
+        timed.send();
+        Written thanks = letters.one(order.id(), "after");
+        assertThat(thanks.unsubscribe()).endsWith("/bookings/" + order.token() + "/letters");
+        assertThat(thanks.html()).contains("/letters\"");
+        String page = "/bookings/" + order.token() + "/letters";
+        assertThat(get(page).body()).contains("No more of them, please");
+        assertThat(post(page, Map.of("List-Unsubscribe", "One-Click")).statusCode())
+                .isEqualTo(302);
+        assertThat(get(page).body()).contains("You get no more letters after bookings");
+        Order next = paid("wheel-hire", "60", 3, "WORKS");
+        clock.moveAhead(
+                Duration.between(clock.instant(), line(next).time().endInstant().plus(Duration.ofHours(3))));
+        timed.send();
+        assertThat(letters(next)).contains("confirmation").doesNotContain("after");
+        post(page, Map.of("again", "true"));
+        assertThat(get(page).body()).contains("No more of them, please");
     }
 }
