@@ -20,6 +20,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * How long pages take beside the emptiest one, the sign-in: each asked for in turn by one visitor after warming up, the
@@ -30,6 +32,7 @@ public final class PagesRun {
     private static final int WARM = 150;
     private static final int ROUNDS = 200;
     private static final int DAYS = 28;
+    private static final Pattern FEED = Pattern.compile("/calendars/[A-Za-z0-9_-]{22}\\.ics");
 
     private PagesRun() {}
 
@@ -67,6 +70,13 @@ public final class PagesRun {
             });
             pages.put("explain", () -> browser.get("/desk/explain?offer=" + offer + "&at=0")
                     .body());
+            browser.get("/desk/calendars");
+            browser.post("/desk/calendars", Map.of("kind", "house", "subject", ""));
+            Matcher feed = FEED.matcher(browser.get("/desk/calendars").body());
+            if (!feed.find()) {
+                throw new IllegalStateException("the calendar has no address");
+            }
+            pages.put("feed", () -> got(application, feed.group()));
             Map<String, Double> medians = new LinkedHashMap<>();
             pages.forEach((name, page) -> times(page, WARM));
             pages.forEach((name, page) -> medians.put(name, median(times(page, ROUNDS))));

@@ -128,12 +128,6 @@ public final class Shots {
         article.navigate(neighbour + "/gift-ideas?house=" + address);
         panel(article).locator(".slot").first().waitFor();
         take(article, "neighbour");
-        Page shop = page(390);
-        shop.navigate(neighbour + "/shop?house=" + address);
-        shop.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Choose a time"))
-                .click();
-        panel(shop).locator(".slot").first().waitFor();
-        take(shop, "neighbour-390");
     }
 
     private static FrameLocator panel(Page page) {
@@ -175,6 +169,9 @@ public final class Shots {
         hours(page);
         offers(page);
         sharing(page);
+        page.navigate(address + "/desk/letters?letter=balance");
+        page.locator("iframe.mail").waitFor();
+        take(page, "letters");
         page.navigate(address + "/desk/explain?offer=private-lesson&length=90&party=2&staff=mira&day=2027-01-21");
         page.locator("[data-at][aria-label^='14:30']").first().click();
         page.locator("[data-at][aria-label^='14:30'][aria-current]").first().waitFor();
