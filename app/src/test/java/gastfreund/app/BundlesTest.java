@@ -78,6 +78,7 @@ class BundlesTest {
         ENDINGS.put("signIns.", codes("gastfreund.app.hosts.SignIn$What"));
         ENDINGS.put("letter.message.", occasions);
         ENDINGS.put("letters.goes.", codes("gastfreund.app.letterdesk.Goes"));
+        ENDINGS.put("letters.view.", Set.of("wide", "narrow", "dark"));
         ENDINGS.put("letters.way.", codes("gastfreund.app.letterdesk.Goes"));
         ENDINGS.put("order.letter.", Set.of("refused", "bounced"));
         ENDINGS.put("sent.state.", Set.of("sent", "waiting", "later", "tried", "refused", "bounced"));

@@ -103,6 +103,7 @@ public final class RunningApplication implements AutoCloseable {
                         "--gastfreund.limits.letters=1000000",
                         "--gastfreund.shares.house=1000",
                         "--gastfreund.gateway.url=" + standins.address(),
+                        "--gastfreund.texts.url=" + standins.address() + "/texts",
                         "--spring.mail.port=" + standins.smtpPort(),
                         "--gastfreund.limits.holds=1000000",
                         "--gastfreund.limits.checkouts=1000000",

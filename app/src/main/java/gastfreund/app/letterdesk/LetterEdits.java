@@ -54,12 +54,19 @@ class LetterEdits {
             wordings.put(language, said);
         }
         OwnLetter kept = new OwnLetter(
-                letter.id(), letter.occasion(), letter.minutes(), letter.off(), letter.texts(), Map.copyOf(wordings));
+                letter.id(),
+                letter.occasion(),
+                letter.minutes(),
+                letter.off(),
+                letter.texts(),
+                letter.people(),
+                Map.copyOf(wordings));
         boolean same = wordings.isEmpty()
                 && (house.isPresent()
                         ? house.get().minutes() == kept.minutes()
                                 && house.get().off() == kept.off()
                                 && house.get().texts() == kept.texts()
+                                && house.get().people() == kept.people()
                         : !kept.occasion().isTimed() && !kept.off() && !kept.texts());
         return edit(host, typed, same ? remove(letter.id()) : put(kept));
     }
@@ -95,7 +102,7 @@ class LetterEdits {
                 host,
                 typed,
                 put(new OwnLetter(
-                        id, occasion, occasion == Occasion.BEFORE ? DAY : THREE_HOURS, false, false, Map.of())));
+                        id, occasion, occasion == Occasion.BEFORE ? DAY : THREE_HOURS, false, false, false, Map.of())));
         return id;
     }
 
@@ -116,6 +123,7 @@ class LetterEdits {
                                 letter.minutes(),
                                 letter.off(),
                                 letter.texts(),
+                                letter.people(),
                                 Map.of()))
                         : remove(letter.id()));
     }

@@ -56,6 +56,9 @@ class LetterPages {
     private static final int AFTER_FROM = 1010;
     private static final int AFTER_TO = 1130;
     private static final int LATELY = 60;
+    private static final int MOST_SAMPLES = 20;
+    private static final String PEOPLE = "people";
+    private static final List<String> VIEWS = List.of("wide", "narrow", "dark");
     private static final Duration AHEAD = Duration.ofDays(2);
 
     private final TextGateway texts;
@@ -75,7 +78,7 @@ class LetterPages {
         List<OwnLetter> all = new ArrayList<>(catalogue.extras().letters().of(offer(typed)));
         for (Occasion occasion : Occasion.values()) {
             if (!occasion.isTimed() && all.stream().noneMatch(l -> l.occasion() == occasion)) {
-                all.add(new OwnLetter(occasion.code(), occasion, 0, false, false, Map.of()));
+                all.add(new OwnLetter(occasion.code(), occasion, 0, false, false, false, Map.of()));
             }
         }
         return all;
@@ -109,6 +112,8 @@ class LetterPages {
         said.put("offer", typed.offer());
         said.put("letter", typed.letter());
         said.put("language", typed.language());
+        said.put("booking", typed.booking());
+        said.put("view", typed.view());
         said.values().removeIf(String::isEmpty);
         return Addresses.with(ADDRESS, said);
     }
@@ -208,7 +213,14 @@ class LetterPages {
                 ? letter.minutes()
                 : Spans.read(typed.minutes(), 60).orElse(letter.minutes());
         Goes goes = typed.goes() == null ? Goes.of(letter) : Goes.read(typed.goes());
-        return new OwnLetter(letter.id(), letter.occasion(), minutes, goes.isOff(), goes.isText(), letter.wordings());
+        return new OwnLetter(
+                letter.id(),
+                letter.occasion(),
+                minutes,
+                goes.isOff(),
+                goes.isText(),
+                typed.to() == null ? letter.people() : typed.to().equals(PEOPLE),
+                letter.wordings());
     }
 
     private static LettersPage.Knot knot(
@@ -264,15 +276,15 @@ class LetterPages {
             Field minutes = Field.line("minutes", f.text("letters.minutes"), 40)
                     .value(typed.minutes() == null ? Spans.said(letter.minutes(), f) : typed.minutes())
                     .wrong(wrong.getOrDefault("minutes", ""));
-            clauses.add(Clause.of(
-                            "goes",
-                            f.text("letters.sentence." + letter.occasion().code()),
-                            off,
-                            minutes)
+            boolean before = letter.occasion() == Occasion.BEFORE;
+            clauses.add((before
+                            ? Clause.of("goes", f.text("letters.sentence.before"), off, to(letter, f), minutes)
+                            : Clause.of("goes", f.text("letters.sentence.after"), off, minutes))
                     .with(ahead(letter, catalogue, typed, f)));
         } else {
             clauses.add(Clause.of("goes", f.text("letters.sentence"), off));
         }
+        shown(typed, f).ifPresent(clauses::add);
         boolean own = !letter.wordings().isEmpty() || goes != Goes.MAIL;
         List<Field> fields = new ArrayList<>(List.of(
                 Field.line("subject", f.text("letters.subject"), Typed.MOST_SUBJECT)
@@ -313,6 +325,16 @@ class LetterPages {
                 wrong.isEmpty() ? preview(typed, letter, words, language, f).orElse(null) : null);
     }
 
+    private static Field to(OwnLetter letter, Formats f) {
+        return Field.select(
+                        "to",
+                        f.text("letters.to"),
+                        List.of(
+                                Field.Option.of("guest", f.text("letters.toGuest")),
+                                Field.Option.of(PEOPLE, f.text("letters.toPeople"))))
+                .value(letter.people() ? PEOPLE : "guest");
+    }
+
     private List<Note> ahead(OwnLetter letter, Catalogue catalogue, Typed typed, Formats f) {
         List<TimedLetters.Ahead> ahead = catalogue.house().onSale().stream()
                 .filter(o -> typed.offer().isEmpty() || o.id().value().equals(typed.offer()))
@@ -328,12 +350,49 @@ class LetterPages {
         return List.of(Note.done(f.text("letters.ahead", ahead.size(), f.time(next.at()), guest)));
     }
 
-    /** The booking that a letter is shown about: the newest that stands, of the offer that is looked at. */
+    /** The booking that a letter is shown about: the chosen one, or the newest that stands, of the offer that is looked at. */
     Optional<Sample> sample(Typed typed) {
+        List<Sample> all = samples(typed);
+        return all.stream()
+                .filter(s -> s.line().booking().value().equals(typed.booking()))
+                .findFirst()
+                .or(() -> all.stream().findFirst());
+    }
+
+    private List<Sample> samples(Typed typed) {
         return orders.newest(LATELY).stream()
                 .flatMap(o -> o.lines().stream().filter(OrderLine::stands).map(l -> new Sample(o, l)))
                 .filter(s -> typed.offer().isEmpty() || s.line().offer().value().equals(typed.offer()))
-                .findFirst();
+                .toList();
+    }
+
+    /** As whom, and how, the letter is shown beside. */
+    private Optional<Clause> shown(Typed typed, Formats f) {
+        List<Sample> samples = samples(typed);
+        return sample(typed)
+                .map(chosen -> Clause.of(
+                        "shown",
+                        f.text("letters.shown"),
+                        Field.select(
+                                        "booking",
+                                        f.text("letters.booking"),
+                                        samples.stream()
+                                                .limit(MOST_SAMPLES)
+                                                .map(s -> Field.Option.of(
+                                                        s.line().booking().value(),
+                                                        s.order().contact().name() + ", "
+                                                                + f.moment(s.line()
+                                                                        .time()
+                                                                        .startInstant())))
+                                                .toList())
+                                .value(chosen.line().booking().value()),
+                        Field.select(
+                                        "view",
+                                        f.text("letters.view"),
+                                        VIEWS.stream()
+                                                .map(v -> Field.Option.of(v, f.text("letters.view." + v)))
+                                                .toList())
+                                .value(VIEWS.contains(typed.view()) ? typed.view() : VIEWS.get(0))));
     }
 
     record Sample(Order order, OrderLine line) {}
@@ -348,7 +407,11 @@ class LetterPages {
                             s.order().contact().name(),
                             f.dayAndTimes(s.line().time())),
                     written.subject(),
-                    written.html(),
+                    // By night it is shown as the mail program of somebody who reads then shows it.
+                    typed.view().equals("dark")
+                            ? written.html().replace("@media (prefers-color-scheme:dark)", "@media all")
+                            : written.html(),
+                    typed.view().equals("narrow"),
                     written.text(),
                     letter.texts() ? message(s, words.message(), language, f) : null);
         });
@@ -373,6 +436,9 @@ class LetterPages {
         }
         if (letter.texts()) {
             json.put("texts", true);
+        }
+        if (letter.people()) {
+            json.put("to", PEOPLE);
         }
         letter.wordings().forEach((language, words) -> json.set(language.toLanguageTag(), json(words)));
         return json;

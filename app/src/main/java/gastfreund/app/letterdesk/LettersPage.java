@@ -80,10 +80,12 @@ public record LettersPage(List<Note> notes, List<Choice> offers, List<Knot> line
 
     /**
      * @param who gets it, and when
+     * @param narrow whether it is shown as on a telephone
      * @param message the text message; null: none goes
      * @param html the part of the mail that is shown; by its token, once it can be asked for in a frame
      */
-    public record Preview(String who, String subject, String html, String text, @Nullable Message message) {}
+    public record Preview(
+            String who, String subject, String html, boolean narrow, String text, @Nullable Message message) {}
 
     /** @param parts in how many parts it goes, in words */
     public record Message(String text, String parts) {}
@@ -96,6 +98,7 @@ public record LettersPage(List<Note> notes, List<Choice> offers, List<Knot> line
                 offers,
                 line,
                 others,
-                chosen.with(new Preview(shown.who(), shown.subject(), token, shown.text(), shown.message())));
+                chosen.with(new Preview(
+                        shown.who(), shown.subject(), token, shown.narrow(), shown.text(), shown.message())));
     }
 }

@@ -8,12 +8,17 @@ import org.jspecify.annotations.Nullable;
  *
  * @param offer its id; empty: all offers
  * @param letter its id; empty: the first
+ * @param booking the id of the one that a letter is shown about; empty: the newest
+ * @param view how it is shown: {@code narrow}, {@code dark}; anything else: wide and by day
  */
 public record Typed(
         String offer,
         String letter,
         String language,
+        String booking,
+        String view,
         @Nullable String goes,
+        @Nullable String to,
         @Nullable String minutes,
         @Nullable String subject,
         @Nullable String text,
@@ -27,6 +32,8 @@ public record Typed(
         offer = Written.line(offer, 120);
         letter = Written.line(letter, 120);
         language = Written.line(language, 10);
+        booking = Written.line(booking, 60);
+        view = Written.line(view, 10);
         subject = subject == null ? null : Written.line(subject, MOST_SUBJECT);
         text = text == null ? null : Written.text(text, MOST_TEXT).replace("\r\n", "\n");
         message = message == null ? null : Written.text(message, MOST_MESSAGE).replace("\r\n", "\n");
@@ -34,18 +41,18 @@ public record Typed(
 
     /** The same without what was typed. */
     Typed plain() {
-        return new Typed(offer, letter, language, null, null, null, null, null);
+        return new Typed(offer, letter, language, booking, view, null, null, null, null, null, null);
     }
 
     Typed withLetter(String id) {
-        return new Typed(offer, id, language, null, null, null, null, null);
+        return new Typed(offer, id, language, booking, view, null, null, null, null, null, null);
     }
 
     Typed withOffer(String id) {
-        return new Typed(id, letter, language, null, null, null, null, null);
+        return new Typed(id, letter, language, booking, view, null, null, null, null, null, null);
     }
 
     Typed in(String tag) {
-        return new Typed(offer, letter, tag, null, null, null, null, null);
+        return new Typed(offer, letter, tag, booking, view, null, null, null, null, null, null);
     }
 }

@@ -240,7 +240,9 @@ class LetterTexts implements LetterWriting {
         return model;
     }
 
+    /** The guest's page; for whoever may not have its link, the order at the desk. */
     private String page(Facts facts) {
-        return address.inLetters("/bookings/" + facts.token());
+        return address.inLetters(
+                facts.token().isEmpty() ? "/desk/orders/" + facts.number() : "/bookings/" + facts.token());
     }
 }

@@ -187,7 +187,9 @@ public class OrderLetters {
     public void timed(Order order, OrderLine line, OwnLetter letter, boolean text) {
         Facts facts = about(order, List.of(line)).timed(letter.id()).facts();
         String kind = letter.occasion().code();
-        if (text) {
+        if (letter.people()) {
+            toServing(order, line, kind, letter.id());
+        } else if (text) {
             text(order, kind, facts);
         } else if (letter.occasion() != Occasion.AFTER || !unsubscribing.has(order)) {
             mail(order, kind, facts);
@@ -243,14 +245,30 @@ public class OrderLetters {
                     .toList();
             boolean told = inCharge.stream().anyMatch(h -> h.email().equalsIgnoreCase(portrait.email()));
             if (!own.isEmpty() && !portrait.email().isEmpty() && !told) {
-                Locale language = hosts.byEmail(portrait.email())
-                        .or(() -> inCharge.stream().findFirst())
-                        .map(Host::language)
-                        .orElse(Locale.ENGLISH);
                 String facts = about(order, own).with(own).facts().json();
-                outbox.put(new Letter(order.id(), kind, portrait.email(), language, facts));
+                outbox.put(new Letter(order.id(), kind, portrait.email(), language(portrait.email(), inCharge), facts));
             }
         });
+    }
+
+    /** A letter before a booking to those who serve in it, without the guest's link. */
+    private void toServing(Order order, OrderLine line, String kind, String letter) {
+        String facts =
+                about(order, List.of(line)).timed(letter).withoutToken().facts().json();
+        List<Host> inCharge = hosts.inCharge();
+        catalogues.catalogue().extras().portraits().forEach((person, portrait) -> {
+            if (line.reserved().staff().contains(person) && !portrait.email().isEmpty()) {
+                outbox.put(new Letter(order.id(), kind, portrait.email(), language(portrait.email(), inCharge), facts));
+            }
+        });
+    }
+
+    /** In which somebody is written to: their own where they are a host, that of those in charge else. */
+    private Locale language(String email, List<Host> inCharge) {
+        return hosts.byEmail(email)
+                .or(() -> inCharge.stream().findFirst())
+                .map(Host::language)
+                .orElse(Locale.ENGLISH);
     }
 
     /** What a letter about one booking says. */

@@ -138,7 +138,7 @@ public class TimedLetters {
         if (!letter.off()) {
             ways.add(new Way(false, quiet(catalogue, false)));
         }
-        if (letter.texts() && texts.canSend()) {
+        if (letter.texts() && !letter.people() && texts.canSend()) {
             ways.add(new Way(true, quiet(catalogue, true)));
         }
         return ways;

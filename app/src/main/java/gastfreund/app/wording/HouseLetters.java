@@ -49,7 +49,7 @@ public record HouseLetters(List<OwnLetter> house, Map<OfferId, List<OwnLetter>> 
     }
 
     private static OwnLetter letter(Node node, Set<String> ids) {
-        List<String> known = new ArrayList<>(List.of("id", "occasion", "minutes", "off", "texts"));
+        List<String> known = new ArrayList<>(List.of("id", "occasion", "minutes", "off", "texts", "to"));
         Languages.all().forEach(l -> known.add(l.toLanguageTag()));
         node.object(known.toArray(String[]::new));
         String id = node.required("id").text();
@@ -64,12 +64,18 @@ public record HouseLetters(List<OwnLetter> house, Map<OfferId, List<OwnLetter>> 
         if (occasion.isTimed() != node.has("minutes")) {
             node.at("minutes").problem("goes with letters before and after only");
         }
+        boolean people =
+                node.word("to", new String[] {"guest", "people"}, "guest").equals("people");
+        if (people && occasion != Occasion.BEFORE) {
+            node.at("to").problem("can be people with letters before bookings only");
+        }
         return new OwnLetter(
                 id,
                 occasion,
                 node.integer("minutes", 0, MOST_MINUTES, 0),
                 node.truth("off"),
                 node.truth("texts"),
+                people,
                 wordings(node));
     }
 

@@ -229,4 +229,28 @@ class TimedLettersTest extends OrdersTest {
         post(page, Map.of("again", "true"));
         assertThat(get(page).body()).contains("No more of them, please");
     }
+
+    @Test
+    void oneCanGoToThoseWhoServeWithoutTheGuestsLink() {
+        letters("[{\"id\": \"crew\", \"occasion\": \"before\", \"minutes\": 60, \"to\": \"people\","
+                + "\"en\": {\"subject\": \"Soon\", \"text\": \"{{guest}} comes.\\n\\n{{bookingPage}}\"}}]");
+        edits.change("staff", "mira", mira -> ((ObjectNode) mira)
+                .withObject("extra")
+                .put("email", "mira@quillmere.example"));
+        edits.change("staff", "jonte", jonte -> ((ObjectNode) jonte)
+                .withObject("extra")
+                .put("email", "jonte@quillmere.example"));
+        Order order = paid("private-lesson", "60", 12, "WORKS");
+        at(order, Duration.ofMinutes(60));
+        String serving = line(order).reserved().staff().iterator().next().value();
+        List<Written> got = letters.to(serving + "@quillmere.example", order.id()).stream()
+                .filter(l -> l.subject().equals("Soon"))
+                .toList();
+        assertThat(got).hasSize(1);
+        assertThat(got.get(0).text())
+                .contains("Wenke Farrow comes.", "/desk/orders/" + order.number())
+                .doesNotContain(order.token());
+        assertThat(letters.to("wenke@post.example", order.id()))
+                .noneMatch(l -> l.subject().equals("Soon"));
+    }
 }

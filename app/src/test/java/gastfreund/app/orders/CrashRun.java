@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import gastfreund.app.CheckoutPage;
+import gastfreund.app.MovableClock;
 import gastfreund.app.RunningApplication;
 import gastfreund.housefile.HouseFile;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -23,13 +26,16 @@ import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.awaitility.core.ConditionTimeoutException;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Orders over HTTP while the application is killed at random moments and started again, with notifications that come
  * late, twice or never; some guests pay with a voucher or a pass that they share, some buy one, some cancel. In the end every captured
- * payment belongs to one order that stands or has been refunded, nothing is oversold, no mail is missing or came twice,
+ * payment belongs to one order that stands or has been refunded, nothing is oversold, no mail or text message is missing or
+ * came twice,
  * the gateway's ledger and ours agree, and so do those of the voucher and the pass.
  */
 public final class CrashRun {
@@ -65,9 +71,34 @@ public final class CrashRun {
 
     /** Runs it and checks everything; gives what happened in a line. */
     static String run(int orders, int kills, long seed) throws Exception {
-        try (RunningApplication application = new RunningApplication(List.of("-Xmx300m", "-XX:TieredStopAtLevel=1"))) {
+        try (RunningApplication application = new RunningApplication(
+                List.of("-Xmx300m", "-XX:TieredStopAtLevel=1"), MovableClock.AHEAD, demoWithLetters())) {
             return new CrashRun(application).run(orders, kills, new Random(seed)) + ", seed " + seed;
         }
+    }
+
+    /** The demo house, which sends text messages. */
+    private static Path demoWithLetters() throws IOException {
+        Path demo = Path.of(Files.exists(Path.of("demo")) ? "demo" : "../demo");
+        Path folder = Files.createTempDirectory("gastfreund-letters");
+        try (Stream<Path> all = Files.walk(demo)) {
+            for (Path file : all.filter(Files::isRegularFile).toList()) {
+                Path to = folder.resolve(demo.relativize(file).toString());
+                Files.createDirectories(to.getParent());
+                Files.copy(file, to);
+            }
+        }
+        Path house = folder.resolve("quillmere.house.json");
+        JsonNode json = HouseFile.parse(Files.readString(house));
+        ((ObjectNode) json.at("/house/extra"))
+                .set(
+                        "letters",
+                        HouseFile.parse(
+                                """
+                                [{"id": "confirmed", "occasion": "confirmed", "texts": true}]
+                                """));
+        Files.writeString(house, HouseFile.printed((ObjectNode) json));
+        return folder;
     }
 
     private String run(int orders, int kills, Random random) throws Exception {
@@ -95,6 +126,7 @@ public final class CrashRun {
         checkDocuments();
         checkSeats();
         checkMail();
+        checkTexts();
         return orders + " guests, " + ordered.get() + " orders, " + kills + " kills, "
                 + application.one("SELECT count(*) FROM orders WHERE status = 'placed' AND basket IS NOT NULL")
                 + " orders stand, "
@@ -156,6 +188,13 @@ public final class CrashRun {
     private String checkOut(String basket, String name, String email, String card) throws IOException {
         String checkout = answered(() -> application.get(basket + "/checkout")).body();
         Map<String, Object> contact = CheckoutPage.filled(checkout, name, email);
+        contact.put(
+                "phone",
+                "+49 151 2345%04d"
+                        .formatted(1 + Math.floorMod(name.hashCode(), 9000))
+                        .replace("000", "111")
+                        .replace("503", "504"));
+        contact.put("texts", "true");
         String to = RunningApplication.target(
                 answered(() -> application.post(application.address(basket + "/checkout"), contact)));
         ordered.incrementAndGet();
@@ -304,12 +343,27 @@ public final class CrashRun {
                 .containsExactlyInAnyOrder(wrote.split(","));
     }
 
+    /** Each text message that was put has arrived, and none twice. */
+    private void checkTexts() throws SQLException {
+        String put = application.one("SELECT count(*) FROM outbox WHERE recipient LIKE '+%'");
+        assertThat(Integer.parseInt(put)).as("text messages").isPositive();
+        assertThat(application.one("SELECT count(*) FROM outbox WHERE recipient LIKE '+%' AND kind = 'confirmation'"))
+                .isEqualTo(put);
+        assertThat(application.one("SELECT count(DISTINCT order_id) FROM outbox WHERE recipient LIKE '+%'"))
+                .as("one for each order")
+                .isEqualTo(put);
+        assertThat(application.standins().page("/texts").split("class=\"text\"", -1))
+                .as("text messages that arrived")
+                .hasSize(Integer.parseInt(put) + 1);
+    }
+
     /** Of one kind, every order for which there is a reason has one mail, and it came once. */
     private void checkMail(String kind, String reasons) throws SQLException {
         assertThat(application.one("SELECT count(*) FROM (SELECT DISTINCT l.order_id AS id " + reasons
                         + ") o JOIN orders r "
                         + "ON r.id = o.id AND r.basket IS NOT NULL WHERE 1 <> "
-                        + "(SELECT count(*) FROM outbox m WHERE m.order_id = o.id AND m.kind = '" + kind + "')"))
+                        + "(SELECT count(*) FROM outbox m WHERE m.order_id = o.id AND m.recipient NOT LIKE '+%' AND m.kind = '"
+                        + kind + "')"))
                 .as("orders without one mail of the kind %s", kind)
                 .isEqualTo("0");
     }

@@ -138,13 +138,15 @@ final class Porter implements AutoCloseable {
 
         private void data() throws IOException {
             List<String> mail = new ArrayList<>();
-            for (String line = heard.readLine(); line != null; line = heard.readLine()) {
-                write(passed, line);
-                if (line.equals(".")) {
-                    break;
+            for (String line = heard.readLine(); !".".equals(line); line = heard.readLine()) {
+                if (line == null) {
+                    // The server is to see at once that nothing more comes.
+                    throw new IOException("the caller went away");
                 }
+                write(passed, line);
                 mail.add(line);
             }
+            write(passed, ".");
             answer();
             if (back) {
                 comesBack.accept(sender, String.join("\r\n", mail));
