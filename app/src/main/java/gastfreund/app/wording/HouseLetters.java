@@ -67,7 +67,7 @@ public record HouseLetters(List<OwnLetter> house, Map<OfferId, List<OwnLetter>> 
         boolean people =
                 node.word("to", new String[] {"guest", "people"}, "guest").equals("people");
         if (people && occasion != Occasion.BEFORE) {
-            node.at("to").problem("can be people with letters before bookings only");
+            node.at("to").problem("goes with letters before bookings only");
         }
         return new OwnLetter(
                 id,
