@@ -79,7 +79,7 @@ class MineLetters implements LetterWriting {
         model.put("intro", f.text(rows.isEmpty() ? "mine.none" : "mine.intro", house));
         model.put("rows", rows);
         model.put("foot", f.text("mine.foot"));
-        LetterWriter.Parts parts = writer.write("mine", f.locale(), model);
+        LetterWriter.Parts parts = writer.write("links", f.locale(), model);
         return new Written(f.text("mine.subject", house), parts.text(), parts.html(), null);
     }
 }

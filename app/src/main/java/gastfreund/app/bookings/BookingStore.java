@@ -186,18 +186,14 @@ public class BookingStore {
                 .update();
     }
 
-    /**
-     * Writes the busy times that come from one source in the place of those that did.
-     *
-     * @return whether they are others
-     */
-    public boolean replaceBusy(long source, StaffId staff, List<Interval> busy) {
+    /** Writes the busy times that come from one source in the place of those that did, where they are others. */
+    public void replaceBusy(long source, StaffId staff, List<Interval> busy) {
         List<Interval> before = jdbc.sql("SELECT start_at, end_at FROM busy WHERE source = ? ORDER BY start_at")
                 .param(source)
                 .query((row, n) -> Interval.between(row.getLong("start_at") / 60, row.getLong("end_at") / 60))
                 .list();
         if (before.equals(busy)) {
-            return false;
+            return;
         }
         changes.note();
         jdbc.sql("DELETE FROM busy WHERE source = ?").param(source).update();
@@ -206,7 +202,6 @@ public class BookingStore {
                     .params(staff.value(), interval.start() * 60, interval.end() * 60, source)
                     .update();
         }
-        return true;
     }
 
     private void insertStaff(BookingId booking, List<StaffId> staff) {

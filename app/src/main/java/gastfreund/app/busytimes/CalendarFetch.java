@@ -8,7 +8,6 @@ import java.net.URI;
 import java.net.UnknownHostException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import java.util.List;
 import org.apache.hc.client5.http.ClientProtocolException;
 import org.apache.hc.client5.http.classic.methods.HttpGet;
 import org.apache.hc.client5.http.config.ConnectionConfig;
@@ -132,10 +131,8 @@ class CalendarFetch implements DisposableBean {
     }
 
     private static String header(ClassicHttpResponse response, String name) {
-        return List.of(response.getHeaders(name)).stream()
-                .findFirst()
-                .map(Header::getValue)
-                .orElse("");
+        Header header = response.getFirstHeader(name);
+        return header == null ? "" : header.getValue();
     }
 
     @Override

@@ -62,14 +62,14 @@ public final class CalendarFile {
      * Something that takes place.
      *
      * @param uid the same for the same event in every file
-     * @param sequence how often it was moved
+     * @param moves how often it was moved; a cancellation is one change more
      * @param location empty where there is none
      * @param conference the address at which it takes place online (RFC 7986); empty: it does not
      * @param url where more is to be read; empty: nowhere
      */
     public record Event(
             String uid,
-            int sequence,
+            int moves,
             State state,
             Interval time,
             String summary,
@@ -136,7 +136,7 @@ public final class CalendarFile {
                 : new VEvent(start.atZone(zone), end.atZone(zone), event.summary());
         entry.replace(new DtStamp(now));
         entry.add(new Uid(event.uid() + OURS));
-        entry.add(new Sequence(event.sequence()));
+        entry.add(new Sequence(event.moves() + (event.state() == State.CANCELLED ? 1 : 0)));
         entry.add(event.state().status());
         if (!event.description().isEmpty()) {
             entry.add(new Description(event.description()));

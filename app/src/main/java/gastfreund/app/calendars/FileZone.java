@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A zone of the times in a calendar. A local time that there is twice is the earlier one, and one that clocks skip is read with
@@ -101,17 +102,24 @@ interface FileZone {
     /** When clocks change. */
     record Change(Instant at, ZoneOffset before, ZoneOffset after) {}
 
-    /** @param changes at least one, ascending */
-    record Described(List<Change> changes) implements FileZone {
+    /**
+     * @param changes at least one, ascending
+     * @param offsets all there are, the greatest first: with it a local time is earliest
+     */
+    record Described(List<Change> changes, List<ZoneOffset> offsets) implements FileZone {
+
+        Described(List<Change> changes) {
+            this(
+                    changes,
+                    changes.stream()
+                            .flatMap(c -> Stream.of(c.before(), c.after()))
+                            .distinct()
+                            .sorted()
+                            .toList());
+        }
 
         @Override
         public Instant instant(LocalDateTime local) {
-            List<ZoneOffset> offsets = changes.stream()
-                    .flatMap(c -> List.of(c.before(), c.after()).stream())
-                    .distinct()
-                    // The greatest offset first: the earliest instant.
-                    .sorted()
-                    .toList();
             for (ZoneOffset offset : offsets) {
                 Instant at = local.toInstant(offset);
                 if (at(at).equals(offset)) {

@@ -116,8 +116,7 @@ public class Feeds {
         boolean guest = feed.kind() == Feed.Kind.GUEST;
         return new CalendarFile.Event(
                 booked.id(),
-                // A cancellation is one change more than the moves.
-                booked.moves() + (state(booked.status()) == CalendarFile.State.CANCELLED ? 1 : 0),
+                booked.moves(),
                 state(booked.status()),
                 booked.time(),
                 title + " · " + (guest ? catalogue.house().name() : booked.guest()),

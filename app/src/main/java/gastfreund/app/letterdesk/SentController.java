@@ -94,7 +94,7 @@ class SentController {
     }
 
     private static String what(Sent sent, Formats f) {
-        if (sent.recipient().startsWith("+")) {
+        if (sent.isText()) {
             return f.text("sent.text");
         }
         return sent.subject().isEmpty() ? f.text("sent.unwritten") : sent.subject();

@@ -62,12 +62,10 @@ class LetterCalendar {
 
     private List<CalendarFile.Event> events(List<Facts.Row> rows, CalendarFile.State state, Facts facts, Formats f) {
         String house = catalogues.in(f.locale()).house().name();
-        // A cancellation is one change more than the moves.
-        int more = state == CalendarFile.State.CANCELLED ? 1 : 0;
         return rows.stream()
                 .map(row -> OrderCalendar.event(
                         row.booking(),
-                        moves.of(new BookingId(row.booking())) + more,
+                        moves.of(new BookingId(row.booking())),
                         state,
                         row.time(),
                         row.title() + " · " + house,

@@ -57,12 +57,12 @@ public class OrderCalendar {
     }
 
     /**
-     * @param sequence how often it was moved
+     * @param moves how often it was moved
      * @param directions empty where the place needs none
      */
     static CalendarFile.Event event(
             String uid,
-            int sequence,
+            int moves,
             CalendarFile.State state,
             Interval time,
             String summary,
@@ -73,7 +73,7 @@ public class OrderCalendar {
         boolean online = isOnline(directions);
         return new CalendarFile.Event(
                 uid,
-                sequence,
+                moves,
                 state,
                 time,
                 summary,

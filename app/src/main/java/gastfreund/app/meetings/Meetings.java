@@ -5,11 +5,11 @@ import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.rounds.Entry;
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.Rounds;
+import gastfreund.app.setup.Outside;
 import gastfreund.app.typed.WebAddress;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
-import java.net.http.HttpClient;
 import java.time.Clock;
 import java.util.Map;
 import java.util.Optional;
@@ -17,7 +17,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
-import org.springframework.http.client.JdkClientHttpRequestFactory;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -53,10 +52,9 @@ public class Meetings {
         this.rounds = rounds;
         this.transaction = transaction;
         this.clock = clock;
-        JdkClientHttpRequestFactory requests = new JdkClientHttpRequestFactory(
-                HttpClient.newBuilder().connectTimeout(settings.patience()).build());
-        requests.setReadTimeout(settings.patience());
-        this.http = RestClient.builder().requestFactory(requests).build();
+        this.http = RestClient.builder()
+                .requestFactory(Outside.calls(settings.patience()))
+                .build();
     }
 
     /** The link of a booking; empty where there is none, or none yet. */

@@ -15,8 +15,13 @@ import org.jspecify.annotations.Nullable;
  */
 public record Letter(@Nullable Long order, String kind, String recipient, Locale language, String facts) {
 
+    /** Whether a recipient is a telephone and no mail address. */
+    static boolean isTelephone(String recipient) {
+        return recipient.startsWith("+");
+    }
+
     /** Whether it goes as a text message: to a telephone, and not to a mail address. */
     public boolean isText() {
-        return recipient.startsWith("+");
+        return isTelephone(recipient);
     }
 }

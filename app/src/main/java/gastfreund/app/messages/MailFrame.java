@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.DataNode;
@@ -53,7 +54,7 @@ class MailFrame {
         Element outer = table(mail.body().addClass("page"));
         Element cell = outer.addClass("page").attr("align", "center");
         Element sheet = table(cell).addClass("sheet");
-        sheet.parents().get(2).attr("style", "max-width:600px");
+        Objects.requireNonNull(sheet.closest("table")).attr("style", "max-width:600px");
         head(sheet, house);
         sheet.appendElement("div").html(from.body().html());
         foot(sheet, house);

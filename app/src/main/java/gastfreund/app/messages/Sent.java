@@ -26,6 +26,11 @@ public record Sent(
         String lost,
         String why) {
 
+    /** Whether it is a text message. */
+    public boolean isText() {
+        return Letter.isTelephone(recipient);
+    }
+
     /** What came of it, as a code. */
     public String state() {
         if (!lost.isEmpty()) {

@@ -2,8 +2,8 @@ package gastfreund.app.messages;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.setup.Outside;
 import gastfreund.core.letters.QuietHours;
-import java.net.http.HttpClient;
 import java.time.Clock;
 import java.util.Map;
 import java.util.Optional;
@@ -11,7 +11,6 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.MediaType;
-import org.springframework.http.client.JdkClientHttpRequestFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.web.client.RestClient;
 
@@ -31,10 +30,9 @@ public class TextGateway {
         this.settings = settings;
         this.catalogues = catalogues;
         this.clock = clock;
-        JdkClientHttpRequestFactory requests = new JdkClientHttpRequestFactory(
-                HttpClient.newBuilder().connectTimeout(settings.patience()).build());
-        requests.setReadTimeout(settings.patience());
-        this.http = RestClient.builder().requestFactory(requests).build();
+        this.http = RestClient.builder()
+                .requestFactory(Outside.calls(settings.patience()))
+                .build();
     }
 
     /** Whether text messages can go out at all. */

@@ -1,9 +1,9 @@
 package gastfreund.app.payments;
 
+import gastfreund.app.setup.Outside;
 import gastfreund.core.money.Money;
 import gastfreund.core.orders.PaymentState;
 import java.net.URI;
-import java.net.http.HttpClient;
 import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.security.MessageDigest;
@@ -20,7 +20,6 @@ import javax.crypto.Mac;
 import javax.crypto.spec.SecretKeySpec;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.MediaType;
-import org.springframework.http.client.JdkClientHttpRequestFactory;
 import org.springframework.web.client.RestClient;
 import org.springframework.web.client.RestClientException;
 import tools.jackson.core.JacksonException;
@@ -55,14 +54,11 @@ final class CardGateway implements Gateway {
     private final Clock clock;
 
     CardGateway(GatewayAccount account, Duration patience, Clock clock) {
-        JdkClientHttpRequestFactory requests = new JdkClientHttpRequestFactory(
-                HttpClient.newBuilder().connectTimeout(patience).build());
-        requests.setReadTimeout(patience);
         this.account = account;
         this.http = RestClient.builder()
                 .baseUrl(account.key("url") + "/gateway/payments")
                 .defaultHeader("Authorization", "Bearer " + account.key("key"))
-                .requestFactory(requests)
+                .requestFactory(Outside.calls(patience))
                 .build();
         this.clock = clock;
     }

@@ -54,7 +54,7 @@ class TroubleLetters implements LetterWriting {
         model.put("intro", f.text("trouble.intro"));
         model.put("rows", troubles.stream().map(t -> row(t, f)).toList());
         model.put("foot", f.text("trouble.foot"));
-        LetterWriter.Parts parts = writer.write("mine", f.locale(), model);
+        LetterWriter.Parts parts = writer.write("links", f.locale(), model);
         return new Written(f.text("trouble.subject", troubles.size()), parts.text(), parts.html(), null);
     }
 

@@ -1,6 +1,6 @@
 package gastfreund.app.visits;
 
-import java.net.http.HttpClient;
+import gastfreund.app.setup.Outside;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,7 +9,6 @@ import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.MediaType;
-import org.springframework.http.client.JdkClientHttpRequestFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.web.client.RestClient;
 import org.springframework.web.client.RestClientException;
@@ -42,10 +41,9 @@ class Geocoder {
 
     Geocoder(GeocoderSettings settings) {
         this.settings = settings;
-        JdkClientHttpRequestFactory requests = new JdkClientHttpRequestFactory(
-                HttpClient.newBuilder().connectTimeout(settings.patience()).build());
-        requests.setReadTimeout(settings.patience());
-        this.http = RestClient.builder().requestFactory(requests).build();
+        this.http = RestClient.builder()
+                .requestFactory(Outside.calls(settings.patience()))
+                .build();
     }
 
     /** Where a place of the house is; empty where that cannot be told. */
