@@ -17,7 +17,7 @@ public record Letter(@Nullable Long order, String kind, String recipient, Locale
 
     /** Whether a recipient is a telephone and no mail address. */
     static boolean isTelephone(String recipient) {
-        return recipient.startsWith("+");
+        return recipient.startsWith("+") && recipient.indexOf('@') < 0;
     }
 
     /** Whether it goes as a text message: to a telephone, and not to a mail address. */

@@ -90,6 +90,14 @@ class LostLettersTest extends OrdersTest {
     }
 
     @Test
+    void anAddressThatBeginsWithAPlusIsNoTelephone() {
+        Sent sent = put("+tag@post.example");
+        assertThat(sent.isText()).isFalse();
+        assertThat(sent.state()).isEqualTo("sent");
+        assertThat(STANDINS.page("/mail")).contains("tag@post.example");
+    }
+
+    @Test
     void aServerThatIsSlowGetsEachLetterOnce() {
         assertThat(put("slow@post.example").state()).isEqualTo("sent");
         assertThat(inMailbox("slow@post.example")).isEqualTo(1);
