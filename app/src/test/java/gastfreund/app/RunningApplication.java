@@ -31,7 +31,7 @@ import java.util.stream.Collectors;
 public final class RunningApplication implements AutoCloseable {
 
     private final Standins standins;
-    private final Duration ahead;
+    private volatile Duration ahead;
     private final HttpClient http =
             HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
     private final Random random = new Random();
@@ -84,6 +84,13 @@ public final class RunningApplication implements AutoCloseable {
         start();
     }
 
+    /** Kills it, and starts it again some time later, as its clock tells. */
+    public void killAndMoveAhead(Duration later) throws IOException, InterruptedException {
+        process.destroyForcibly().waitFor();
+        ahead = ahead.plus(later);
+        start();
+    }
+
     private void start() throws IOException {
         ProcessBuilder builder = new ProcessBuilder(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString());
@@ -109,6 +116,7 @@ public final class RunningApplication implements AutoCloseable {
                         "--gastfreund.limits.checkouts=1000000",
                         "--gastfreund.jobs.outcomes=1s",
                         "--gastfreund.jobs.steps=200ms",
+                        "--gastfreund.jobs.timed=200ms",
                         "--gastfreund.jobs.outbox=200ms"));
         process = builder.redirectErrorStream(true)
                 .redirectOutput(home.resolve("log").toFile())

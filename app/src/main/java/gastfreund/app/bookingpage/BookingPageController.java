@@ -1,5 +1,6 @@
 package gastfreund.app.bookingpage;
 
+import gastfreund.app.calendars.Reminder;
 import gastfreund.app.journal.Actor;
 import gastfreund.app.letters.OrderCalendar;
 import gastfreund.app.orders.OfItsGuest;
@@ -114,14 +115,16 @@ public class BookingPageController {
     }
 
     @GetMapping("/calendar.ics")
-    ResponseEntity<String> calendar(@ModelAttribute(name = "order", binding = false) Order order) {
+    ResponseEntity<String> calendar(
+            @ModelAttribute(name = "order", binding = false) Order order,
+            @RequestParam(defaultValue = "") String remind) {
         if (order.status() != OrderStatus.PLACED) {
             throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         }
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"booking-" + order.number() + ".ics\"")
                 .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
-                .body(calendars.of(order));
+                .body(calendars.of(order, Reminder.of(remind)));
     }
 
     private static String page(Order order) {

@@ -6,32 +6,13 @@ import java.net.URISyntaxException;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
-import net.fortuna.ical4j.model.Calendar;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import net.fortuna.ical4j.model.TimeZone;
 import net.fortuna.ical4j.model.TimeZoneRegistry;
 import net.fortuna.ical4j.model.TimeZoneRegistryFactory;
-import net.fortuna.ical4j.model.component.VEvent;
-import net.fortuna.ical4j.model.parameter.Cn;
-import net.fortuna.ical4j.model.parameter.PartStat;
-import net.fortuna.ical4j.model.parameter.Value;
-import net.fortuna.ical4j.model.property.Attendee;
-import net.fortuna.ical4j.model.property.Conference;
-import net.fortuna.ical4j.model.property.Description;
-import net.fortuna.ical4j.model.property.DtStamp;
-import net.fortuna.ical4j.model.property.Location;
-import net.fortuna.ical4j.model.property.Method;
-import net.fortuna.ical4j.model.property.Organizer;
-import net.fortuna.ical4j.model.property.ProdId;
-import net.fortuna.ical4j.model.property.Sequence;
-import net.fortuna.ical4j.model.property.Status;
-import net.fortuna.ical4j.model.property.Uid;
-import net.fortuna.ical4j.model.property.Url;
-import net.fortuna.ical4j.model.property.XProperty;
-import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
-import net.fortuna.ical4j.model.property.immutable.ImmutableMethod;
-import net.fortuna.ical4j.model.property.immutable.ImmutableStatus;
-import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 import org.jspecify.annotations.Nullable;
 
 /** Events as an iCalendar file (RFC 5545), in the times of a zone that the file describes. */
@@ -43,19 +24,18 @@ public final class CalendarFile {
     private static final TimeZoneRegistry ZONES =
             TimeZoneRegistryFactory.getInstance().createRegistry();
 
+    /** What files say of each zone; empty: it is not known to other programs, times are told in UTC. */
+    private static final Map<ZoneId, String> TOLD = new ConcurrentHashMap<>();
+
+    private static final DateTimeFormatter LOCAL = DateTimeFormatter.ofPattern("yyyyMMdd'T'HHmmss");
+    private static final DateTimeFormatter UTC =
+            DateTimeFormatter.ofPattern("yyyyMMdd'T'HHmmss'Z'").withZone(ZoneOffset.UTC);
+
     /** Whether an event takes place. */
     public enum State {
         CONFIRMED,
         TENTATIVE,
-        CANCELLED;
-
-        private Status status() {
-            return switch (this) {
-                case CONFIRMED -> ImmutableStatus.VEVENT_CONFIRMED;
-                case TENTATIVE -> ImmutableStatus.VEVENT_TENTATIVE;
-                case CANCELLED -> ImmutableStatus.VEVENT_CANCELLED;
-            };
-        }
+        CANCELLED
     }
 
     /**
@@ -87,85 +67,99 @@ public final class CalendarFile {
      */
     public record Parties(String organizer, String organizerName, String attendee) {}
 
+    /**
+     * What a file that is followed or kept says of itself.
+     *
+     * @param name of the calendar, for programs that follow it; empty: none
+     * @param reminder of each start
+     */
+    public record Cover(String name, Reminder reminder) {
+
+        /** Without a name and without reminders. */
+        public static final Cover NONE = new Cover("", Reminder.NONE);
+    }
+
     private CalendarFile() {}
 
     /** A change of events that somebody has in their calendar already: moved ones, or, where they all are, cancelled ones. */
     public static String update(List<Event> events, Parties parties, ZoneId zone, Instant now) {
         boolean cancelled = events.stream().allMatch(e -> e.state() == State.CANCELLED);
-        Method method = cancelled ? ImmutableMethod.CANCEL : ImmutableMethod.REQUEST;
-        return written(events, method, parties, zone, now, "");
+        return written(events, cancelled ? "CANCEL" : "REQUEST", parties, zone, now, Cover.NONE);
     }
 
     /**
      * @param zone of the times
      * @param now when the file is made
      */
-    public static String of(List<Event> events, ZoneId zone, Instant now) {
-        return of(events, zone, now, "");
-    }
-
-    /** @param name of the calendar, for programs that follow it; empty: none */
-    public static String of(List<Event> events, ZoneId zone, Instant now, String name) {
-        return written(events, ImmutableMethod.PUBLISH, null, zone, now, name);
+    public static String of(List<Event> events, ZoneId zone, Instant now, Cover cover) {
+        return written(events, "PUBLISH", null, zone, now, cover);
     }
 
     private static String written(
-            List<Event> events, Method method, @Nullable Parties parties, ZoneId zone, Instant now, String name) {
-        Calendar calendar = new Calendar();
-        calendar.add(new ProdId("-//Gastfreund//Bookings//EN"));
-        calendar.add(ImmutableVersion.VERSION_2_0);
-        calendar.add(ImmutableCalScale.GREGORIAN);
-        calendar.add(method);
-        if (!name.isEmpty()) {
-            calendar.add(new XProperty("X-WR-CALNAME", name));
-        }
-        TimeZone known = ZONES.getTimeZone(zone.getId());
-        ZoneId told = known == null ? ZoneOffset.UTC : zone;
-        if (known != null) {
-            calendar.add(known.getVTimeZone());
-        }
-        events.forEach(event -> calendar.add(entry(event, parties, told, now)));
-        return calendar.toString();
+            List<Event> events, String method, @Nullable Parties parties, ZoneId zone, Instant now, Cover cover) {
+        String described = TOLD.computeIfAbsent(zone, CalendarFile::described);
+        FileLines lines = new FileLines()
+                .put("BEGIN", "VCALENDAR")
+                .put("PRODID", "-//Gastfreund//Bookings//EN")
+                .put("VERSION", "2.0")
+                .put("CALSCALE", "GREGORIAN")
+                .put("METHOD", method)
+                .words("X-WR-CALNAME", cover.name())
+                .whole(described);
+        String stamp = UTC.format(now);
+        ZoneId told = described.isEmpty() ? ZoneOffset.UTC : zone;
+        events.forEach(event -> entry(lines, event, parties, told, stamp, cover.reminder()));
+        return lines.put("END", "VCALENDAR").toString();
     }
 
-    private static VEvent entry(Event event, @Nullable Parties parties, ZoneId zone, Instant now) {
-        Instant start = event.time().startInstant();
-        Instant end = event.time().endInstant();
-        VEvent entry = zone.equals(ZoneOffset.UTC)
-                ? new VEvent(start, end, event.summary())
-                : new VEvent(start.atZone(zone), end.atZone(zone), event.summary());
-        entry.replace(new DtStamp(now));
-        entry.add(new Uid(event.uid() + OURS));
-        entry.add(new Sequence(event.moves() + (event.state() == State.CANCELLED ? 1 : 0)));
-        entry.add(event.state().status());
-        if (!event.description().isEmpty()) {
-            entry.add(new Description(event.description()));
-        }
+    private static String described(ZoneId zone) {
+        TimeZone known = ZONES.getTimeZone(zone.getId());
+        return known == null ? "" : known.getVTimeZone().toString();
+    }
+
+    private static void entry(
+            FileLines lines, Event event, @Nullable Parties parties, ZoneId zone, String stamp, Reminder reminder) {
+        boolean cancelled = event.state() == State.CANCELLED;
+        lines.put("BEGIN", "VEVENT").put("DTSTAMP", stamp);
+        time(lines, "DTSTART", event.time().startInstant(), zone);
+        time(lines, "DTEND", event.time().endInstant(), zone);
+        lines.words("SUMMARY", event.summary())
+                .words("UID", event.uid() + OURS)
+                .put("SEQUENCE", Integer.toString(event.moves() + (cancelled ? 1 : 0)))
+                .put("STATUS", event.state().name())
+                .words("DESCRIPTION", event.description());
         if (!event.url().isEmpty()) {
-            entry.add(new Url(URI.create(event.url())));
+            lines.put("URL", URI.create(event.url()).toString());
         }
-        if (!event.location().isEmpty()) {
-            entry.add(new Location(event.location()));
-        }
+        lines.words("LOCATION", event.location());
         if (!event.conference().isEmpty()) {
-            Conference conference = new Conference(event.conference());
-            conference.add(Value.URI);
-            entry.add(conference);
+            lines.put("CONFERENCE;VALUE=URI", URI.create(event.conference()).toString());
         }
         if (parties != null) {
-            Organizer organizer = new Organizer(mailto(parties.organizer()));
-            organizer.add(new Cn(parties.organizerName()));
-            entry.add(organizer);
-            Attendee attendee = new Attendee(mailto(parties.attendee()));
-            attendee.add(PartStat.ACCEPTED);
-            entry.add(attendee);
+            lines.put("ORGANIZER;CN=" + FileLines.parameter(parties.organizerName()), mailto(parties.organizer()))
+                    .put("ATTENDEE;PARTSTAT=ACCEPTED", mailto(parties.attendee()));
         }
-        return entry;
+        if (reminder != Reminder.NONE && !cancelled) {
+            lines.put("BEGIN", "VALARM")
+                    .put("ACTION", "DISPLAY")
+                    .words("DESCRIPTION", event.summary())
+                    .put("TRIGGER", "-" + reminder.before())
+                    .put("END", "VALARM");
+        }
+        lines.put("END", "VEVENT");
     }
 
-    private static URI mailto(String address) {
+    private static void time(FileLines lines, String name, Instant at, ZoneId zone) {
+        if (zone.equals(ZoneOffset.UTC)) {
+            lines.put(name, UTC.format(at));
+        } else {
+            lines.put(name + ";TZID=" + zone.getId(), LOCAL.format(at.atZone(zone)));
+        }
+    }
+
+    private static String mailto(String address) {
         try {
-            return new URI("mailto", address, null);
+            return new URI("mailto", address, null).toASCIIString();
         } catch (URISyntaxException e) {
             throw new IllegalArgumentException("no mail address: " + address, e);
         }

@@ -66,7 +66,10 @@ class FeedStore {
                 .update();
     }
 
-    /** The bookings of orders that end after an instant, the soonest first; those of the house are all. */
+    /**
+     * The bookings of orders that start after an instant, the last first, and of very many only the last; those of the house
+     * are all.
+     */
     List<Booked> after(Feed feed, Instant after) {
         return switch (feed.kind()) {
             case HOUSE, THING -> read("b.order_id IS NOT NULL", "", after);
@@ -83,7 +86,7 @@ class FeedStore {
                         "SELECT b.id, b.offer, b.start_at, b.end_at, b.status, b.moves, b.party, b.place, o.name, o.number,"
                                 + " o.token FROM bookings b JOIN orders o ON o.id = b.order_id"
                                 + " WHERE b.start_at > :after AND b.status <> 'held' AND " + which
-                                + " ORDER BY b.start_at LIMIT " + MOST)
+                                + " ORDER BY b.start_at DESC LIMIT " + MOST)
                 .param("after", after.getEpochSecond())
                 .param("subject", subject)
                 .query((row, n) -> new Booked(

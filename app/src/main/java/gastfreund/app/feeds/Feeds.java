@@ -1,6 +1,7 @@
 package gastfreund.app.feeds;
 
 import gastfreund.app.calendars.CalendarFile;
+import gastfreund.app.calendars.Reminder;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Speech;
@@ -91,11 +92,11 @@ public class Feeds {
     }
 
     /** The feed of an address; empty where that is none, or none any more. */
-    Optional<String> file(String token) {
-        return store.byToken(token).map(this::file);
+    Optional<String> file(String token, Reminder reminder) {
+        return store.byToken(token).map(feed -> file(feed, reminder));
     }
 
-    private String file(Feed feed) {
+    private String file(Feed feed, Reminder reminder) {
         Instant now = clock.instant();
         Catalogue catalogue = catalogues.catalogue();
         Formats f = speech.in(catalogue.extras().manners().first(), catalogue);
@@ -108,7 +109,8 @@ public class Feeds {
                 .filter(b -> feed.kind() != Feed.Kind.THING || using.contains(b.offer()))
                 .map(b -> event(b, feed, catalogue, f))
                 .toList();
-        return CalendarFile.of(events, catalogue.zone().id(), day(now), name(feed, catalogue));
+        return CalendarFile.of(
+                events, catalogue.zone().id(), day(now), new CalendarFile.Cover(name(feed, catalogue), reminder));
     }
 
     private CalendarFile.Event event(FeedStore.Booked booked, Feed feed, Catalogue catalogue, Formats f) {
@@ -171,7 +173,10 @@ public class Feeds {
             }
         }
         return CalendarFile.of(
-                events, catalogue.zone().id(), day(now), catalogue.house().name());
+                events,
+                catalogue.zone().id(),
+                day(now),
+                new CalendarFile.Cover(catalogue.house().name(), Reminder.NONE));
     }
 
     /** The same for a whole day, so that what has not changed looks as it did. */

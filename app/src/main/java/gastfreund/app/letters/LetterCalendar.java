@@ -41,7 +41,8 @@ class LetterCalendar {
                     : CalendarFile.of(
                             events(facts.certain(), CalendarFile.State.CONFIRMED, facts, f),
                             f.zone().id(),
-                            clock.instant());
+                            clock.instant(),
+                            CalendarFile.Cover.NONE);
             case "moved", "moved-by-host" -> update(CalendarFile.State.CONFIRMED, facts, f);
             case "cancelled", "cancelled-by-host" -> update(CalendarFile.State.CANCELLED, facts, f);
             default -> null;

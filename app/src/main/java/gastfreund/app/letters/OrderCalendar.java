@@ -1,6 +1,7 @@
 package gastfreund.app.letters;
 
 import gastfreund.app.calendars.CalendarFile;
+import gastfreund.app.calendars.Reminder;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Speech;
@@ -39,7 +40,7 @@ public class OrderCalendar {
     }
 
     /** The bookings that stand and wait for nobody's yes, as a calendar file. */
-    public String of(Order order) {
+    public String of(Order order, Reminder reminder) {
         Catalogue catalogue = catalogues.catalogue();
         List<CalendarFile.Event> events = pages.rows(order.certain(), speech.in(order.locale(), catalogue)).stream()
                 .map(row -> event(
@@ -53,7 +54,7 @@ public class OrderCalendar {
                         row.directions(),
                         address.inLetters("/bookings/" + order.token())))
                 .toList();
-        return CalendarFile.of(events, catalogue.zone().id(), clock.instant());
+        return CalendarFile.of(events, catalogue.zone().id(), clock.instant(), new CalendarFile.Cover("", reminder));
     }
 
     /**

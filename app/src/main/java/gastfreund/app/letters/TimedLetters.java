@@ -73,18 +73,23 @@ public class TimedLetters {
     @Scheduled(fixedDelayString = "${gastfreund.jobs.timed:20s}")
     public void send() {
         if (catalogues.find().isPresent()) {
-            rounds.each(Kind.TIMED, due(clock.instant()));
+            List<Entry> due = due(clock.instant(), rounds.since(Kind.TIMED));
+            rounds.each(Kind.TIMED, due);
+            if (due.size() < TimedStore.AT_ONCE) {
+                rounds.wentThrough(Kind.TIMED);
+            }
         }
     }
 
-    private List<Entry> due(Instant now) {
+    /** @param since when letters were last looked for */
+    private List<Entry> due(Instant now, Instant since) {
         Catalogue catalogue = catalogues.catalogue();
         List<Entry> due = new ArrayList<>();
         for (Offer offer : catalogue.house().offers()) {
             for (OwnLetter letter : catalogue.extras().letters().of(offer.id())) {
                 if (letter.occasion().isTimed()) {
                     for (Way way : ways(letter, catalogue)) {
-                        for (TimedStore.Candidate one : candidates(offer.id(), letter, way, now)) {
+                        for (TimedStore.Candidate one : candidates(offer.id(), letter, way, since, now)) {
                             state(one, letter, way.quiet(), catalogue, now)
                                     .ifPresent(state -> due.add(new Entry(
                                             one.booking().value() + " " + way.key(letter),
@@ -110,7 +115,7 @@ public class TimedLetters {
         Instant now = clock.instant();
         Catalogue catalogue = catalogues.catalogue();
         Way mail = new Way(false, quiet(catalogue, false));
-        return candidates(offer, letter, mail, now.plus(until)).stream()
+        return candidates(offer, letter, mail, now, now.plus(until)).stream()
                 .flatMap(one ->
                         due(one, letter, mail.quiet(), catalogue).stream().mapToObj(at -> new Ahead(at, one.booking())))
                 .filter(a -> !Interval.instantOf(a.at()).isBefore(now)
@@ -151,19 +156,20 @@ public class TimedLetters {
                 : null;
     }
 
-    private List<TimedStore.Candidate> candidates(OfferId offer, OwnLetter letter, Way way, Instant now) {
+    private List<TimedStore.Candidate> candidates(
+            OfferId offer, OwnLetter letter, Way way, Instant since, Instant now) {
         Duration apart = Duration.ofMinutes(letter.minutes());
         return letter.occasion() == Occasion.BEFORE
                 ? store.starting(
                         offer,
                         way.key(letter),
-                        now.minus(MOST_QUIET),
+                        since.minus(MOST_QUIET),
                         now.plus(apart).plus(MOST_QUIET),
                         now)
                 : store.ending(
                         offer,
                         way.key(letter),
-                        now.minus(apart).minus(MOST_QUIET).minus(Duration.ofMinutes(2 * Due.OF_USE)),
+                        since.minus(apart).minus(MOST_QUIET).minus(Duration.ofMinutes(2 * Due.OF_USE)),
                         now.minus(apart),
                         now);
     }

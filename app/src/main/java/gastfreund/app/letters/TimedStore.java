@@ -15,7 +15,7 @@ import org.springframework.stereotype.Repository;
 @Repository
 class TimedStore {
 
-    private static final int AT_ONCE = 500;
+    static final int AT_ONCE = 500;
 
     /** What became of a letter. */
     enum State {

@@ -23,8 +23,9 @@ import java.util.stream.Collectors;
  * What the house's page shows.
  *
  * @param about formatted, as HTML; empty: nothing
+ * @param timetables whether there is something that takes place at dates of its own, which a calendar can follow
  */
-public record HousePage(String name, Story story, String about, List<Shelf> shelves) {
+public record HousePage(String name, Story story, String about, List<Shelf> shelves, boolean timetables) {
 
     /**
      * What stands together.
@@ -94,7 +95,8 @@ public record HousePage(String name, Story story, String about, List<Shelf> shel
                 shelves.entrySet().stream()
                         .filter(e -> !e.getValue().isEmpty())
                         .map(e -> new Shelf(e.getKey(), List.copyOf(e.getValue())))
-                        .toList());
+                        .toList(),
+                catalogue.listed().stream().anyMatch(Offer::hasTimetable));
     }
 
     private static String price(House house, Offer offer, Formats f) {

@@ -19,6 +19,7 @@ public class Rounds implements Attention {
     private static final Logger LOG = LoggerFactory.getLogger(Rounds.class);
     private static final Duration FIRST_PAUSE = Duration.ofSeconds(5);
     private static final Duration LONGEST_PAUSE = Duration.ofHours(1);
+    private static final Duration NOTED = Duration.ofHours(1);
     private static final int MOST_DOUBLINGS = 10;
 
     /** After so many tries in vain somebody is told. */
@@ -47,6 +48,20 @@ public class Rounds implements Attention {
             } catch (RuntimeException e) {
                 failed(kind, entry, e);
             }
+        }
+    }
+
+    /** Since when a kind of work may not have been gone through: at most an hour more than it is. */
+    public Instant since(Kind kind) {
+        Instant now = clock.instant();
+        return store.last(kind).filter(last -> last.isBefore(now)).orElse(now);
+    }
+
+    /** Notes that a kind of work was gone through, once an hour. */
+    public void wentThrough(Kind kind) {
+        Instant now = clock.instant();
+        if (store.last(kind).filter(last -> last.plus(NOTED).isAfter(now)).isEmpty()) {
+            transaction.executeWithoutResult(status -> store.note(kind, now));
         }
     }
 

@@ -2,6 +2,7 @@ package gastfreund.app.rounds;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -53,6 +54,20 @@ public class WorkStore {
     void done(Kind kind, String subject) {
         jdbc.sql("DELETE FROM work WHERE kind = ? AND subject = ?")
                 .params(kind.code(), subject)
+                .update();
+    }
+
+    /** When a kind of work was last gone through, as far as it is noted. */
+    Optional<Instant> last(Kind kind) {
+        return jdbc.sql("SELECT at FROM rounds WHERE kind = ?")
+                .param(kind.code())
+                .query((row, n) -> Instant.ofEpochSecond(row.getLong("at")))
+                .optional();
+    }
+
+    void note(Kind kind, Instant now) {
+        jdbc.sql("INSERT INTO rounds (kind, at) VALUES (?, ?) ON CONFLICT (kind) DO UPDATE SET at = excluded.at")
+                .params(kind.code(), now.getEpochSecond())
                 .update();
     }
 

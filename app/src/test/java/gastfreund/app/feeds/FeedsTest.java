@@ -14,6 +14,8 @@ import java.io.StringReader;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.ZonedDateTime;
 import java.util.List;
 import java.util.Map;
@@ -85,6 +87,35 @@ class FeedsTest extends OrdersTest {
     }
 
     @Test
+    void whatPeopleWroteIsReadBackAsTheyWroteItAndNoLineIsTooLong() throws Exception {
+        Order order = paid("wheel-hire", "60", 35, "WORKS");
+        String name = "Wenke; \\ \"Farrow\", Straße 😀 ".repeat(6).strip();
+        transaction.executeWithoutResult(t -> jdbc.sql("UPDATE orders SET name = ? WHERE id = ?")
+                .params(name, order.id())
+                .update());
+        String text = file(feeds.address(new Feed(Feed.Kind.HOUSE, "")));
+        assertThat(value(one(read(text), line(order).booking()), "SUMMARY")).isEqualTo("Wheel hire · " + name);
+        assertThat(text.split("\r\n")).allSatisfy(l -> assertThat(l.getBytes(StandardCharsets.UTF_8).length)
+                .isLessThanOrEqualTo(75));
+    }
+
+    @Test
+    void aReminderIsThereOnlyWhereTheGuestWantsOne() throws Exception {
+        Order order = paid("wheel-hire", "60", 36, "WORKS");
+        String path = "/bookings/" + order.token() + "/calendar.ics";
+        assertThat(read(get(path).body()).toString()).doesNotContain("VALARM");
+        String reminding =
+                get("/bookings/" + order.token()).body().replaceAll("(?s).*href=\"([^\"]*remind=hour)\".*", "$1");
+        VEvent event = one(read(get(reminding).body()), line(order).booking());
+        assertThat(event.getAlarms()).singleElement().satisfies(alarm -> assertThat(
+                        alarm.getTrigger().orElseThrow().getDuration())
+                .isEqualTo(Duration.ofHours(-1)));
+        String all = feeds.address(new Feed(Feed.Kind.HOUSE, ""));
+        assertThat(file(all + "?remind=day")).contains("TRIGGER:-PT24H");
+        assertThat(file(all + "?remind=never")).doesNotContain("VALARM");
+    }
+
+    @Test
     void aRequestIsTentativeAndWhatIsCancelledSaysSo() throws Exception {
         Order asked = paid("firing", "biscuit", 31, "WORKS");
         String address = feeds.address(new Feed(Feed.Kind.HOUSE, ""));
@@ -136,6 +167,11 @@ class FeedsTest extends OrdersTest {
         HttpResponse<String> again = send(HttpRequest.newBuilder(URI.create(address("/calendars/what-is-on.ics")))
                 .header("If-None-Match", tag));
         assertThat(again.statusCode()).isEqualTo(304);
+        String since = on.headers().firstValue("Last-Modified").orElseThrow();
+        HttpResponse<String> known = send(HttpRequest.newBuilder(URI.create(address("/calendars/what-is-on.ics")))
+                .header("If-Modified-Since", since));
+        assertThat(known.statusCode()).isEqualTo(304);
+        assertThat(get("/").body()).contains("/calendars/what-is-on.ics");
     }
 
     @Test

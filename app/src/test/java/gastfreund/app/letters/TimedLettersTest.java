@@ -129,6 +129,15 @@ class TimedLettersTest extends OrdersTest {
     }
 
     @Test
+    void whatStartedDuringALongTimeWithoutPowerIsNotedAsLate() {
+        Order order = paid("wheel-hire", "60", 20, "WORKS");
+        timed.send();
+        at(order, Duration.ofDays(-6));
+        assertThat(soon(order)).isEmpty();
+        assertThat(state(order, "day-before")).isEqualTo("late");
+    }
+
+    @Test
     void oneGoesAfterwardsInOurWordsButNotToWhoDidNotCome() {
         Order came = paid("wheel-hire", "60", 13, "WORKS");
         Order missed = paid("clay-table", "120", 13, "WORKS");

@@ -95,7 +95,9 @@ public final class CrashRun {
                         "letters",
                         HouseFile.parse(
                                 """
-                                [{"id": "confirmed", "occasion": "confirmed", "texts": true}]
+                                [{"id": "confirmed", "occasion": "confirmed", "texts": true},
+                                 {"id": "ten-days", "occasion": "before", "minutes": 14400, "texts": true},
+                                 {"id": "thanks", "occasion": "after", "minutes": 60}]
                                 """));
         Files.writeString(house, HouseFile.printed((ObjectNode) json));
         return folder;
@@ -125,6 +127,14 @@ public final class CrashRun {
         checkPrepaid();
         checkDocuments();
         checkSeats();
+        int weeks = 2;
+        for (int i = 0; i < weeks; i++) {
+            application.killAndMoveAhead(Duration.ofDays(7));
+            application.killAfter(Duration.ofMillis(random.nextInt(1500)));
+        }
+        await().atMost(Duration.ofMinutes(1))
+                .pollInterval(Duration.ofMillis(500))
+                .untilAsserted(this::timed);
         checkMail();
         checkTexts();
         return orders + " guests, " + ordered.get() + " orders, " + kills + " kills, "
@@ -279,6 +289,40 @@ public final class CrashRun {
                 .isEqualTo("0");
     }
 
+    /** Of every booking that stands it is noted what became of each letter before and after it, and what was to go has gone. */
+    private void timed() throws SQLException {
+        String standing =
+                """
+                FROM bookings b JOIN orders o ON o.id = b.order_id AND o.email LIKE 'guest%'
+                WHERE b.status IN ('confirmed', 'completed')
+                """;
+        String noted = " AND NOT EXISTS (SELECT 1 FROM timed_letters t WHERE t.booking = b.id AND t.letter = '%s')";
+        assertThat(application.one("SELECT count(*) " + standing + " AND b.start_at - 10 * 86400 < " + application.now()
+                        + noted.formatted("ten-days")))
+                .as("bookings of which no letter before is noted")
+                .isEqualTo("0");
+        assertThat(application.one("SELECT count(*) " + standing + " AND b.end_at + 3600 < " + application.now()
+                        + noted.formatted("thanks")))
+                .as("bookings of which no letter after is noted")
+                .isEqualTo("0");
+        assertThat(application.one("SELECT count(*) FROM outbox WHERE sent_at IS NULL"))
+                .isEqualTo("0");
+        put("ten-days", "kind = 'before' AND recipient NOT LIKE '+%'");
+        put("ten-days+text", "kind = 'before' AND recipient LIKE '+%'");
+        put("thanks", "kind = 'after'");
+    }
+
+    /** A timed letter was put for each booking for which that is noted, and for no other. */
+    private void put(String letter, String which) throws SQLException {
+        String orders = application.one("SELECT group_concat(o.id ORDER BY o.id) FROM timed_letters t "
+                + "JOIN bookings b ON b.id = t.booking JOIN orders o ON o.id = b.order_id AND o.email LIKE 'guest%' "
+                + "WHERE t.state = 'put' AND t.letter = '" + letter + "'");
+        assertThat(orders).as("letters %s", letter).isNotNull();
+        assertThat(application.one("SELECT group_concat(l.order_id ORDER BY l.order_id) FROM outbox l "
+                        + "JOIN orders o ON o.id = l.order_id AND o.email LIKE 'guest%' WHERE " + which))
+                .isEqualTo(orders);
+    }
+
     /** What is left of vouchers and passes is what was sold less what stands, and each was issued for money that came. */
     private void checkPrepaid() throws SQLException {
         assertThat(application.one("SELECT count(*) FROM prepaid p WHERE rest <> worth - "
@@ -347,10 +391,9 @@ public final class CrashRun {
     private void checkTexts() throws SQLException {
         String put = application.one("SELECT count(*) FROM outbox WHERE recipient LIKE '+%'");
         assertThat(Integer.parseInt(put)).as("text messages").isPositive();
-        assertThat(application.one("SELECT count(*) FROM outbox WHERE recipient LIKE '+%' AND kind = 'confirmation'"))
-                .isEqualTo(put);
-        assertThat(application.one("SELECT count(DISTINCT order_id) FROM outbox WHERE recipient LIKE '+%'"))
-                .as("one for each order")
+        assertThat(application.one("SELECT count(*) FROM (SELECT DISTINCT order_id, kind FROM outbox "
+                        + "WHERE recipient LIKE '+%' AND kind IN ('confirmation', 'before'))"))
+                .as("one of each kind for each order")
                 .isEqualTo(put);
         assertThat(application.standins().page("/texts").split("class=\"text\"", -1))
                 .as("text messages that arrived")
