@@ -41,7 +41,8 @@ public record Extras(
         Map<String, CodeRules> codes,
         List<Ware> wares,
         Sharing sharing,
-        HouseLetters letters) {
+        HouseLetters letters,
+        Mailing mailing) {
 
     /** Reads them; what is wrong is noted as problems of the file. */
     public static Extras of(Node file) {
@@ -114,7 +115,8 @@ public record Extras(
                 codes(file),
                 Ware.of(house, sold),
                 Sharing.of(house),
-                HouseLetters.of(house, offerExtras));
+                HouseLetters.of(house, offerExtras),
+                Mailing.of(house));
     }
 
     /** Where the price is agreed, the guest asks and is charged nothing before the host has named it. */

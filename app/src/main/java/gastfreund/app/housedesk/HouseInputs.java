@@ -63,6 +63,10 @@ final class HouseInputs {
             .with("extra/keeping/documentYears", Sort.WHOLE, Sort.number(10))
             .with("extra/quiet/from", Sorts.TIME_OF_DAY, word("21:00"))
             .with("extra/quiet/to", Sorts.TIME_OF_DAY, word("08:00"))
+            .withTruth("extra/quietMails")
+            .with("extra/mails/sender", Sort.LINE)
+            .with("extra/mails/reply", Sort.LINE)
+            .with("extra/mails/foot", new Sort.Text(400))
             .with("extra/week", Sorts.word("mon", "sun", "sat"), word("mon"))
             .with("extra/clock", Sorts.word("24", "12"), word("24"))
             .with("extra/country", Sort.LINE);

@@ -141,12 +141,18 @@ final class HouseParts {
                                         ask.number("extra/keeping/documentYears")))
                         .titled(ask.f().text("sheet.keepingTitle")),
                 Part.of(
-                        "quiet",
-                        ask.clause(
-                                "quiet-",
-                                "sheet.quiet",
-                                ask.number("extra/quiet/from"),
-                                ask.number("extra/quiet/to"))));
+                                "quiet",
+                                ask.clause(
+                                        "quiet-",
+                                        "sheet.quiet",
+                                        ask.number("extra/quiet/from"),
+                                        ask.number("extra/quiet/to")))
+                        .titled(ask.f().text("sheet.mails"))
+                        .withTicks(List.of(ask.tick("extra/quietMails", ask.f().text("sheet.quietMails"))))
+                        .withFields(List.of(
+                                ask.line("extra/mails/sender").help(ask.f().text("sheet.senderHelp")),
+                                ask.line("extra/mails/reply").help(ask.f().text("sheet.replyHelp")),
+                                ask.text("extra/mails/foot").help(ask.f().text("sheet.footHelp")))));
     }
 
     private static List<Part> speech(Asking ask, boolean sold) {

@@ -91,6 +91,8 @@ class MailFrame {
     }
 
     private static void foot(Element sheet, Optional<Catalogue> house) {
+        String own = house.map(c -> c.extras().mailing().foot()).orElse("");
+        own.lines().forEach(line -> sheet.appendElement("p").addClass("foot").text(line));
         List<String> contact = house.map(c -> c.extras().about().contact()).orElse(List.of());
         if (!contact.isEmpty()) {
             sheet.appendElement("p")

@@ -60,9 +60,9 @@ class Mails {
         Session session = sender.createMimeMessage().getSession();
         MimeMessage message = new Identified(session, id, settings.mailFrom());
         Optional<Catalogue> house = catalogues.find();
-        message.setFrom(from(house.map(c -> c.house().name()).orElse("")));
+        message.setFrom(from(house.map(Mails::sender).orElse("")));
         message.setRecipient(MimeMessage.RecipientType.TO, new InternetAddress(recipient, true));
-        String reply = house.map(c -> c.extras().about().email()).orElse("");
+        String reply = house.map(Mails::reply).orElse("");
         if (!reply.isEmpty() && !reply.equalsIgnoreCase(settings.mailFrom())) {
             message.setReplyTo(new InternetAddress[] {new InternetAddress(reply, true)});
         }
@@ -77,7 +77,7 @@ class Mails {
             return message;
         }
         MimeMultipart ways = new MimeMultipart("alternative");
-        ways.addBodyPart(part(written.text(), "text/plain; charset=UTF-8"));
+        ways.addBodyPart(part(written.text() + foot(house), "text/plain; charset=UTF-8"));
         ways.addBodyPart(part(written.html(), "text/html; charset=UTF-8"));
         String calendar = written.calendar();
         if (calendar == null) {
@@ -98,6 +98,21 @@ class Mails {
         all.addBodyPart(file);
         message.setContent(all);
         return message;
+    }
+
+    private static String sender(Catalogue house) {
+        String own = house.extras().mailing().sender();
+        return own.isEmpty() ? house.house().name() : own;
+    }
+
+    private static String reply(Catalogue house) {
+        String own = house.extras().mailing().reply();
+        return own.isEmpty() ? house.extras().about().email() : own;
+    }
+
+    private static String foot(Optional<Catalogue> house) {
+        String foot = house.map(c -> c.extras().mailing().foot()).orElse("");
+        return foot.isEmpty() ? "" : "\n-- \n" + foot + "\n";
     }
 
     private InternetAddress from(String house) throws MessagingException {

@@ -2,20 +2,28 @@ package gastfreund.app.messages;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gastfreund.app.catalogue.CatalogueEdits;
 import gastfreund.app.orders.OrdersTest;
 import gastfreund.app.rounds.Rounds;
+import gastfreund.housefile.HouseFile;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Letters that a mail server refuses now or for good, or sends back. */
 class LostLettersTest extends OrdersTest {
 
     @Autowired
     private Outbox outbox;
+
+    @Autowired
+    private CatalogueEdits edits;
 
     @Autowired
     private Bounces bounces;
@@ -42,6 +50,28 @@ class LostLettersTest extends OrdersTest {
 
     private static long inMailbox(String recipient) {
         return STANDINS.mailTo(recipient);
+    }
+
+    @Test
+    void mailsComeFromWhomTheHouseSaysWithItsWordsUnderThem() {
+        edits.change(
+                "house",
+                "1",
+                house -> ((ObjectNode) house.path("extra"))
+                        .set(
+                                "mails",
+                                HouseFile.parse(
+                                        """
+                                {"sender": "Okka of Quillmere", "reply": "answers@quillmere.example", "foot": "Register 12"}
+                                """)));
+        put("footed@post.example");
+        Matcher number = Pattern.compile("/mail/(\\d+)\"[^>]*>\\s*<b>[^<]*</b>\\s*<span[^>]*>footed@post.example<")
+                .matcher(STANDINS.page("/mail"));
+        assertThat(number.find()).isTrue();
+        String page = STANDINS.page("/mail/" + number.group(1));
+        assertThat(page).contains("Okka of Quillmere").containsPattern("Register 12\\s*</pre>");
+        assertThat(STANDINS.page("/mail/" + number.group(1) + "/html")).contains(">Register 12</p>");
+        edits.change("house", "1", house -> ((ObjectNode) house.path("extra")).remove("mails"));
     }
 
     @Test

@@ -90,6 +90,9 @@ public final class CrashRun {
         }
         Path house = folder.resolve("quillmere.house.json");
         JsonNode json = HouseFile.parse(Files.readString(house));
+        // Whatever the hour is at which this runs, nobody waits for the morning.
+        ((ObjectNode) json.at("/house/extra"))
+                .set("quiet", HouseFile.parse("{\"from\": \"00:00\", \"to\": \"00:00\"}"));
         ((ObjectNode) json.at("/house/extra"))
                 .set(
                         "letters",
