@@ -1,5 +1,6 @@
 // What scripts add to pages that work without them: one file for each component. They are registered by name, since the
 // policy allows no expressions to be evaluated.
+import { board } from './components/board.js';
 import { calendarFile } from './components/calendar-file.js';
 import { checkout, once } from './components/forms.js';
 import { copies } from './components/copies.js';
@@ -11,13 +12,14 @@ import { here } from './components/here.js';
 import { hours } from './components/hours.js';
 import { ordered } from './components/ordered.js';
 import { panel } from './components/panel.js';
+import { picks } from './components/picks.js';
 
 document.addEventListener('alpine:init', () => {
   const { Alpine } = window;
 
   // Its attributes are data of our own, so that a page is plain HTML.
   Alpine.prefix('data-x-');
-  for (const [name, component] of Object.entries({ calendarFile, checkout, copies, countdown, desk, draft, explainer, here, hours, once, ordered, panel })) {
+  for (const [name, component] of Object.entries({ board, calendarFile, checkout, copies, countdown, desk, draft, explainer, here, hours, once, ordered, panel, picks })) {
     Alpine.data(name, component);
   }
 });

@@ -38,6 +38,7 @@ class BundlesTest {
     private static final Map<String, Set<String>> ENDINGS = new TreeMap<>();
 
     static {
+        ENDINGS.put("board.state.", Set.of("requested", "held", "unpaid", "clashing"));
         ENDINGS.put("status.", codes("gastfreund.core.bookings.BookingStatus"));
         Set<String> steps = new TreeSet<>(codes("gastfreund.core.bookings.BookingStatus"));
         steps.addAll(codes("gastfreund.core.orders.PaymentState"));

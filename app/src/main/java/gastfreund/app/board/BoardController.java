@@ -1,21 +1,27 @@
 package gastfreund.app.board;
 
+import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.moves.Moves;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.orders.Sight;
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Rung;
 import gastfreund.app.pages.SideSheet;
 import gastfreund.core.bookings.BookingId;
+import gastfreund.core.offers.House;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -31,12 +37,29 @@ import org.springframework.web.bind.annotation.RequestParam;
 class BoardController {
 
     private final BoardService boards;
+    private final Rulers rulers;
+    private final BoardEvents events;
+    private final Moves moves;
+    private final CatalogueService catalogues;
     private final Orders orders;
     private final OrderRows pages;
     private final Sight sight;
     private final Clock clock;
 
-    BoardController(BoardService boards, Orders orders, OrderRows pages, Sight sight, Clock clock) {
+    BoardController(
+            BoardService boards,
+            Rulers rulers,
+            BoardEvents events,
+            Moves moves,
+            CatalogueService catalogues,
+            Orders orders,
+            OrderRows pages,
+            Sight sight,
+            Clock clock) {
+        this.rulers = rulers;
+        this.events = events;
+        this.moves = moves;
+        this.catalogues = catalogues;
         this.sight = sight;
         this.clock = clock;
         this.boards = boards;
@@ -48,25 +71,117 @@ class BoardController {
     @GetMapping("/desk")
     String board(
             Host host,
-            @RequestParam(required = false) String day,
-            @RequestParam(required = false) String booking,
+            @RequestParam(required = false) @Nullable String day,
+            @RequestParam(required = false) @Nullable String span,
+            @RequestParam(required = false) @Nullable String offer,
+            @RequestParam(required = false) @Nullable String person,
+            @RequestParam(required = false) @Nullable String place,
+            @RequestParam(required = false) @Nullable String state,
+            @RequestParam(required = false) @Nullable String booking,
+            @RequestParam(required = false) @Nullable BookingId moved,
+            @RequestParam(required = false) @Nullable String gone,
+            @RequestParam(required = false) @Nullable String changed,
+            @RequestParam(required = false) @Nullable String undone,
             Model model) {
         LocalDate today = boards.today();
-        LocalDate shown = parse(day)
+        LocalDate first = parse(day)
                 .filter(d -> d.isAfter(today.minusYears(5)) && d.isBefore(today.plusYears(5)))
                 .orElse(today);
+        BoardView view = new BoardView(
+                today,
+                first,
+                BoardView.SPANS.stream()
+                        .filter(s -> Integer.toString(s).equals(span))
+                        .findFirst()
+                        .orElse(1),
+                BoardFilter.of(offer, person, place, state),
+                booking == null || booking.isBlank() ? null : booking);
         Formats f = Formats.of(model);
-        Board board = boards.board(shown, booking, b -> sight.sees(host, b.offer(), b.staff()), f);
-        model.addAttribute(
-                "page",
-                new BoardPage(
-                        board,
-                        boards.ruler(shown),
-                        shown.minusDays(1),
-                        shown.plusDays(1),
-                        f.time(clock.instant()),
-                        booking == null || booking.isBlank() ? null : side(booking, host, board, f)));
+        String version = events.version();
+        List<Note> notes = new ArrayList<>();
+        if (undone != null) {
+            notes.add(Note.done(f.text("board.undone")));
+        }
+        if (gone != null || changed != null) {
+            notes.add(Note.warn(f.text(gone != null ? "board.gone" : "board.tooLate")));
+        }
+        Optional<Order> taken = moved == null || !moves.canBeTakenBack(moved)
+                ? Optional.empty()
+                : orders.byBooking(moved).filter(o -> sight.sees(host, o));
+        if (moved != null) {
+            notes.add(Note.done(f.text(taken.isPresent() ? "board.movedFor" : "board.moved")));
+        }
+        String back = taken.map(o -> "/desk/orders/" + o.number() + "/bookings/" + moved + "/move/back")
+                .orElse("");
+        Board board = boards.board(view, b -> sight.sees(host, b.offer(), b.staff()), f);
+        model.addAttribute("page", page(view, board, host, List.copyOf(notes), back, version, f));
         return "board/board";
+    }
+
+    private BoardPage page(
+            BoardView view, Board board, Host host, List<Note> notes, String back, String version, Formats f) {
+        return new BoardPage(
+                board,
+                view,
+                rulers.of(view.day()),
+                view.span() == 1
+                        ? f.day(view.day())
+                        : f.text("board.days", f.shortDay(view.day()), f.shortDay(view.last())),
+                view.on(view.day().minusDays(view.span())).address(),
+                view.on(view.day().plusDays(view.span())).address(),
+                view.on(view.today()).address(),
+                f.time(clock.instant()),
+                BoardView.SPANS.stream()
+                        .map(s -> new BoardPage.Choosable(
+                                f.text("board.span", s), view.over(s).address(), s == view.span()))
+                        .toList(),
+                filters(view.filter(), f),
+                view.selected() == null ? null : side(view.selected(), host, board, f),
+                notes,
+                back,
+                version);
+    }
+
+    private List<Field> filters(BoardFilter filter, Formats f) {
+        House house = catalogues.catalogue().house();
+        return List.of(
+                filter(
+                        "offer",
+                        f.text("board.filter.offer"),
+                        f.text("board.all.offer"),
+                        filter.offer(),
+                        house.offers().stream()
+                                .filter(o -> !house.retired().offers().contains(o.id()))
+                                .map(o -> Field.Option.of(o.id().value(), o.title()))),
+                filter(
+                        "person",
+                        f.text("board.filter.person"),
+                        f.text("board.all.person"),
+                        filter.person(),
+                        house.staff().stream().map(s -> Field.Option.of(s.id().value(), s.name()))),
+                filter(
+                        "place",
+                        f.text("board.filter.place"),
+                        f.text("board.all.place"),
+                        filter.place(),
+                        house.places().stream().map(p -> Field.Option.of(p.id().value(), p.name()))),
+                filter(
+                        "state",
+                        f.text("board.filter.state"),
+                        f.text("board.all.state"),
+                        filter.state() == null ? null : filter.state().code(),
+                        Arrays.stream(BoardFilter.State.values())
+                                .map(s -> Field.Option.of(s.code(), f.text("board.state." + s.code())))));
+    }
+
+    private static Field filter(
+            String name, String label, String everything, @Nullable String value, Stream<Field.Option> options) {
+        Field field = Field.select(
+                name,
+                label,
+                Stream.concat(Stream.of(Field.Option.of("", everything)), options)
+                        .toList());
+        return value == null ? field : field.value(value);
     }
 
     private @Nullable SideSheet side(String booking, Host host, Board board, Formats f) {
@@ -116,15 +231,9 @@ class BoardController {
 
     /** Why a booking no longer fits; empty: it does. */
     private static String clash(String booking, Board board) {
-        return Stream.concat(
-                        board.staff().stream()
-                                .flatMap(l -> l.blocks().stream())
-                                .filter(b -> b.booking().id().equals(booking))
-                                .map(Board.Block::clash),
-                        board.resources().stream()
-                                .flatMap(r -> r.cells().stream())
-                                .filter(c -> c.booking().id().equals(booking))
-                                .map(Board.Cell::clash))
+        return board.clashes().stream()
+                .filter(c -> c.booking().equals(booking))
+                .map(Board.Clashing::why)
                 .findFirst()
                 .orElse("");
     }
@@ -136,16 +245,14 @@ class BoardController {
     }
 
     private static Optional<BoardBooking> drawn(String booking, Board board) {
-        return Stream.concat(
-                        board.staff().stream().flatMap(l -> l.blocks().stream()).map(Board.Block::booking),
-                        board.resources().stream()
-                                .flatMap(r -> r.cells().stream())
-                                .map(Board.Cell::booking))
+        return board.lanes().stream()
+                .flatMap(l -> l.blocks().stream())
+                .map(Board.Block::booking)
                 .filter(b -> b.id().equals(booking))
                 .findFirst();
     }
 
-    private static Optional<LocalDate> parse(String day) {
+    private static Optional<LocalDate> parse(@Nullable String day) {
         try {
             return Optional.ofNullable(day).map(LocalDate::parse);
         } catch (DateTimeException e) {

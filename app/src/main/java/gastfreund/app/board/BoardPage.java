@@ -1,14 +1,49 @@
 package gastfreund.app.board;
 
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Note;
 import gastfreund.app.pages.SideSheet;
-import java.time.LocalDate;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
  * What the page of the board shows.
  *
- * @param now the time of day; shown where the board is that of today
+ * @param title of the day, or of the days
+ * @param now the time of day; shown where the board has the moment
+ * @param spans how many days can be shown
+ * @param filters what can be looked for
  * @param side null where nothing is selected
+ * @param notes what came of what was just done
+ * @param back where the last move is taken back; empty: it cannot be
+ * @param version of what it shows
  */
 public record BoardPage(
-        Board board, Ruler ruler, LocalDate earlier, LocalDate later, String now, @Nullable SideSheet side) {}
+        Board board,
+        BoardView view,
+        Ruler ruler,
+        String title,
+        String earlier,
+        String later,
+        String today,
+        String now,
+        List<Choosable> spans,
+        List<Field> filters,
+        @Nullable SideSheet side,
+        List<Note> notes,
+        String back,
+        String version) {
+
+    /** Something that can be chosen by a click. */
+    public record Choosable(String words, String address, boolean chosen) {}
+
+    /** Where a booking is shown. */
+    public String to(String booking) {
+        return view.selecting(booking).address();
+    }
+
+    /** Where a day of the ruler leads. */
+    public String on(java.time.LocalDate day) {
+        return view.on(day).address();
+    }
+}

@@ -5,6 +5,7 @@ import gastfreund.app.bookings.BookingStore;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
+import gastfreund.core.offers.PlaceId;
 import gastfreund.core.time.Interval;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -51,6 +52,7 @@ class BoardStore {
                 BookingStatus.ofCode(row.getString("status")),
                 expiring ? Instant.ofEpochSecond(expires) : null,
                 BookingStore.staff(row),
+                row.getString("place") == null ? null : new PlaceId(row.getString("place")),
                 row.getString("name"),
                 row.getLong("number"),
                 Money.ofMinor(row.getLong("total")),

@@ -5,6 +5,7 @@ import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.explainer.ExplainerPage.Piece;
 import gastfreund.app.explainer.ExplainerPage.Ribbon;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.openings.ReasonWords;
 import gastfreund.core.bookings.Booked;
 import gastfreund.core.bookings.Booking;
 import gastfreund.core.bookings.Busy;

@@ -1,5 +1,6 @@
 package gastfreund.app.explainer;
 
+import gastfreund.app.openings.Sentence;
 import gastfreund.app.pages.Field;
 import java.util.List;
 
@@ -59,14 +60,4 @@ public record ExplainerPage(
 
     /** @param width of the whole time of the guest */
     public record Chosen(int x, int width, String time) {}
-
-    /** @param links behind the words */
-    public record Sentence(String words, List<Link> links) {
-
-        static Sentence of(String words) {
-            return new Sentence(words, List.of());
-        }
-    }
-
-    public record Link(String address, String words) {}
 }

@@ -1,11 +1,11 @@
 package gastfreund.app.explainer;
 
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.explainer.ExplainerPage.Link;
-import gastfreund.app.explainer.ExplainerPage.Sentence;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
+import gastfreund.app.openings.ReasonWords;
+import gastfreund.app.openings.Sentence;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Length;
@@ -86,7 +86,7 @@ class Ways {
     }
 
     private static Sentence way(Asked asked, long start, String words) {
-        return new Sentence("", List.of(new Link(asked.address(start), words)));
+        return new Sentence("", List.of(new Sentence.Link(asked.address(start), words)));
     }
 
     private Optional<Answer.Entry> openAt(Asked asked, Choice choice, long start) {
@@ -96,12 +96,12 @@ class Ways {
     }
 
     private static Optional<Sentence> nearest(Asked asked, List<Answer.Entry> entries, long start, Formats f) {
-        List<Link> links = entries.stream()
+        List<Sentence.Link> links = entries.stream()
                 .filter(Answer.Entry::isOpen)
                 .sorted(Comparator.comparingLong(e -> Math.abs(e.time().start() - start)))
                 .limit(MOST_OPENING)
                 .sorted(Comparator.comparingLong(e -> e.time().start()))
-                .map(e -> new Link(
+                .map(e -> new Sentence.Link(
                         asked.address(e.time().start()), f.time(e.time().start())))
                 .toList();
         return links.isEmpty() ? Optional.empty() : Optional.of(new Sentence(f.text("explain.nearest"), links));

@@ -3,6 +3,7 @@ package gastfreund.app.hosts;
 import gastfreund.app.secondfactor.SecondFactors;
 import gastfreund.app.strangers.Guard;
 import gastfreund.app.typed.Written;
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.Filter;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -108,7 +109,10 @@ class Security {
         guard.guard(http)
                 .securityMatcher("/desk", "/desk/**")
                 .authorizeHttpRequests(
-                        requests -> requests.requestMatchers("/desk/sign-in", "/desk/welcome", "/desk/invitation/*")
+                        // What goes on of a request that was let in is let in.
+                        requests -> requests.dispatcherTypeMatchers(DispatcherType.ASYNC)
+                                .permitAll()
+                                .requestMatchers("/desk/sign-in", "/desk/welcome", "/desk/invitation/*")
                                 .permitAll()
                                 .anyRequest()
                                 .authenticated())

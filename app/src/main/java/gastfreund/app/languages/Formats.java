@@ -79,6 +79,11 @@ public final class Formats {
         return locale;
     }
 
+    /** The hours of the clock, by their name in Unicode's data for scripts: {@code h23} or {@code h12}. */
+    public String hourCycle() {
+        return clock.startsWith("H") ? "h23" : "h12";
+    }
+
     public HouseZone zone() {
         return zone;
     }

@@ -21,6 +21,8 @@ import gastfreund.app.wording.Occasion;
 import gastfreund.app.wording.OwnLetter;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
@@ -34,6 +36,9 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class OrderLetters {
+
+    /** What is told of a move by the house. */
+    private static final List<String> MOVED = List.of("moved-by-host", "host-moved-here");
 
     private final CatalogueService catalogues;
     private final Speech speech;
@@ -116,6 +121,16 @@ public class OrderLetters {
             toHosts(order, "host-moved", about(order, List.of(line)));
         }
         toPeople(order, byGuest ? "host-moved" : "host-moved-here", List.of(line));
+    }
+
+    /** Lets the letters of a move that was made just now wait until it can no longer be taken back. */
+    public void waitAfterMove(Order order, Duration grace) {
+        outbox.wait(order.id(), MOVED, grace);
+    }
+
+    /** Takes back the letters of a move that have not gone. */
+    public void withdrawAfterMove(Order order, Instant since) {
+        outbox.withdraw(order.id(), MOVED, since);
     }
 
     /** An order waits for a transfer. */

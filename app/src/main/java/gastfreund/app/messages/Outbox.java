@@ -102,6 +102,17 @@ public class Outbox {
         }
     }
 
+    /** Lets the letters of some kinds that were put for an order in this second wait for a while. */
+    public void wait(long order, List<String> kinds, Duration pause) {
+        Instant now = clock.instant();
+        store.delay(order, kinds, now, now.plus(pause));
+    }
+
+    /** Takes back letters of some kinds that were put for an order from an instant on and have not gone. */
+    public void withdraw(long order, List<String> kinds, Instant since) {
+        store.withdraw(order, kinds, since);
+    }
+
     /** Whether letters can go out: a sender and the house's own address must have been set. */
     public boolean canSend() {
         return !mailed.mailFrom().isBlank() && address.canBeWritten();

@@ -57,6 +57,25 @@ class OutboxStore {
                 .update();
     }
 
+    void delay(long order, List<String> kinds, Instant since, Instant notBefore) {
+        jdbc.sql("UPDATE outbox SET not_before = max(not_before, :until) WHERE order_id = :order AND sent_at IS NULL"
+                        + " AND created_at >= :since AND kind IN (:kinds)")
+                .param("until", notBefore.getEpochSecond())
+                .param("order", order)
+                .param("since", since.getEpochSecond())
+                .param("kinds", kinds)
+                .update();
+    }
+
+    void withdraw(long order, List<String> kinds, Instant since) {
+        jdbc.sql("DELETE FROM outbox WHERE order_id = :order AND sent_at IS NULL AND lost_at IS NULL"
+                        + " AND created_at >= :since AND kind IN (:kinds)")
+                .param("order", order)
+                .param("since", since.getEpochSecond())
+                .param("kinds", kinds)
+                .update();
+    }
+
     /** How many letters of one day a recipient has: those that went out, or may, after an instant. */
     int countSince(String recipient, Instant since) {
         return jdbc.sql("SELECT count(*) FROM outbox WHERE recipient = ? AND created_at > ? AND not_before > ?"

@@ -47,7 +47,7 @@ class MoveController {
             @PathVariable BookingId booking,
             @RequestParam @Minute long start,
             Model model) {
-        return pages.change(MovePages.Side.ofGuest(order, booking), start, null, model);
+        return pages.change(MovePages.Side.ofGuest(order, booking), start, Moves.Target.ANYONE, null, model);
     }
 
     @PostMapping

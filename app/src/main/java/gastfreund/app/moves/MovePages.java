@@ -1,11 +1,14 @@
 package gastfreund.app.moves;
 
+import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Right;
+import gastfreund.app.journal.Actor;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.Panel;
 import gastfreund.app.openings.PanelService;
+import gastfreund.app.openings.ReasonWords;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
@@ -15,10 +18,21 @@ import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Rung;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.Audience;
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.Reason;
+import gastfreund.core.time.Interval;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -32,24 +46,41 @@ class MovePages {
      *
      * @param move the address of the move
      * @param back where it leads when nothing is moved
+     * @param board the address of the board from which it is moved; empty: from its order
      */
-    record Side(Order order, BookingId booking, Audience by, String move, String back) {
+    record Side(Order order, BookingId booking, Audience by, String move, String back, String board) {
+
+        /** Where boards lie; nothing else is an address to which a move leads back. */
+        private static final Pattern BOARD = Pattern.compile("/desk(?:\\?[\\w=&%.+-]*+)?");
 
         static Side ofGuest(Order order, BookingId booking) {
             String page = "/bookings/" + order.token();
-            return new Side(order, booking, Audience.GUEST, page + "/lines/" + booking + "/move", page);
+            return new Side(order, booking, Audience.GUEST, page + "/lines/" + booking + "/move", page, "");
         }
 
-        static Side ofDesk(Order order, BookingId booking) {
+        static Side ofDesk(Order order, BookingId booking, String board) {
             String page = "/desk/orders/" + order.number();
-            return new Side(order, booking, Audience.DESK, page + "/bookings/" + booking + "/move", page);
+            return new Side(
+                    order,
+                    booking,
+                    Audience.DESK,
+                    page + "/bookings/" + booking + "/move",
+                    page,
+                    BOARD.matcher(board).matches() ? board : "");
         }
 
         public boolean atDesk() {
             return by == Audience.DESK;
         }
 
+        public boolean onBoard() {
+            return !board.isEmpty();
+        }
+
         private String after(String said) {
+            if (onBoard()) {
+                return "redirect:" + board + (board.contains("?") ? "&" : "?") + said + "=" + booking;
+            }
             return "redirect:" + back + (atDesk() ? "?said=" + said : said.equals("moved") ? "?moved" : "");
         }
 
@@ -84,8 +115,10 @@ class MovePages {
     private final OrderRows rows;
     private final Moves moves;
     private final PanelService panels;
+    private final CatalogueService catalogues;
 
-    MovePages(OrderRows rows, Moves moves, PanelService panels) {
+    MovePages(OrderRows rows, Moves moves, PanelService panels, CatalogueService catalogues) {
+        this.catalogues = catalogues;
         this.rows = rows;
         this.moves = moves;
         this.panels = panels;
@@ -119,10 +152,10 @@ class MovePages {
      *
      * @param host null where a guest moves
      */
-    String change(Side side, long start, @Nullable Host host, Model model) {
+    String change(Side side, long start, Moves.Target target, @Nullable Host host, Model model) {
         OrderLine line = side.line();
         Optional<Moves.Proposal> found = moves.mayMove(line, side.by())
-                ? moves.proposal(side.order(), line, start, side.by())
+                ? moves.proposal(side.order(), line, start, target, side.by())
                 : Optional.empty();
         if (found.isEmpty()) {
             return gone(side);
@@ -130,7 +163,7 @@ class MovePages {
         Moves.Proposal proposal = found.get();
         boolean stays = host != null && mayNotLower(host, line, proposal.total().minor());
         boolean asks = host != null && !stays && !proposal.total().equals(line.total());
-        model.addAttribute("page", change(side, row(line, model), proposal, asks, stays, Formats.of(model)));
+        model.addAttribute("page", change(side, row(line, model), proposal, target, asks, stays, Formats.of(model)));
         return "moves/change";
     }
 
@@ -138,12 +171,27 @@ class MovePages {
      * @param asks whether whoever moves may leave the price as it was
      * @param stays whether it stays, since they may not lower it
      */
-    private static Change change(
-            Side side, OrderRows.Row row, Moves.Proposal proposal, boolean asks, boolean stays, Formats f) {
+    private Change change(
+            Side side,
+            OrderRows.Row row,
+            Moves.Proposal proposal,
+            Moves.Target target,
+            boolean asks,
+            boolean stays,
+            Formats f) {
         OrderLine line = row.line();
         List<Field> fields = new ArrayList<>();
         fields.add(Field.hidden("start", Long.toString(proposal.time().start())));
         fields.add(Field.hidden("total", Long.toString(proposal.total().minor())));
+        if (target.person() != null) {
+            fields.add(Field.hidden("person", target.person().value()));
+        }
+        if (target.inSpite()) {
+            fields.add(Field.hidden("inSpite", "true"));
+        }
+        if (side.onBoard()) {
+            fields.add(Field.hidden("board", side.board()));
+        }
         if (asks) {
             fields.add(Field.tick("keepPrice", f.text("move.keepPrice", f.money(line.total())), false)
                     .id("keep-price"));
@@ -154,13 +202,93 @@ class MovePages {
         return new Change(
                 side,
                 row.title(),
-                f.dayAndTimes(line.time()),
-                f.dayAndTimes(proposal.time()),
+                when(line.time(), line.reserved().staff(), target, f),
+                when(proposal.time(), proposal.option().staff(), target, f),
                 sum(line, proposal, f),
                 terms(line, proposal, f),
-                stays ? List.of(Note.done(f.text("move.pricesStay", f.money(line.total())))) : List.of(),
+                notes(line, proposal, stays, f),
                 List.copyOf(fields),
                 go(side, proposal, f));
+    }
+
+    /** With the names of those who serve, where it matters who does. */
+    private String when(Interval time, List<StaffId> staff, Moves.Target target, Formats f) {
+        String when = f.dayAndTimes(time);
+        return target.person() == null || staff.isEmpty() ? when : f.text("move.with", when, words(f).names(staff));
+    }
+
+    private ReasonWords words(Formats f) {
+        return new ReasonWords(catalogues.catalogue(), f);
+    }
+
+    private List<Note> notes(OrderLine line, Moves.Proposal proposal, boolean stays, Formats f) {
+        List<Note> notes = new ArrayList<>();
+        if (!proposal.option().isOpen()) {
+            notes.add(new Note(
+                    Note.Kind.WARN,
+                    f.text("move.inSpite"),
+                    against(line.offer(), proposal.option().reasons(), proposal.time(), f)));
+        }
+        if (stays) {
+            notes.add(Note.done(f.text("move.pricesStay", f.money(line.total()))));
+        }
+        return notes;
+    }
+
+    /** What stands against a time, in words. */
+    private String against(OfferId offer, List<Reason> reasons, Interval time, Formats f) {
+        Offer of = catalogues.catalogue().offer(offer);
+        return reasons.stream().map(r -> words(f).of(r, of, time).whole()).collect(Collectors.joining(" "));
+    }
+
+    /**
+     * Where else a booking could be.
+     *
+     * @param minutes how long it takes
+     * @param lanes of people, or of its offer where nobody serves it
+     * @param words what can be said of places
+     * @param places each with its start, the index of its lane, whether it is free, and the index of its words
+     */
+    public record Places(long minutes, List<String> lanes, List<String> words, List<List<Long>> places) {}
+
+    /** Where else a booking could be from one date to another, and why not there. */
+    Places places(Side side, LocalDate from, LocalDate to, Formats f) {
+        OrderLine line = side.line();
+        Map<String, Integer> lanes = new LinkedHashMap<>();
+        Map<String, Integer> words = new LinkedHashMap<>();
+        List<List<Long>> places = new ArrayList<>();
+        for (Answer.Entry entry : moves.places(side.order(), line, from, to)) {
+            Map<String, Answer.Judged> best = new LinkedHashMap<>();
+            for (Answer.Judged option : entry.options()) {
+                List<String> in = option.staff().isEmpty()
+                        ? List.of("offer:" + line.offer())
+                        : option.staff().stream().map(s -> "person:" + s).toList();
+                in.forEach(lane -> best.merge(lane, option, (a, b) -> a.isOpen() ? a : b));
+            }
+            best.forEach((lane, option) -> places.add(
+                    List.of(entry.time().start(), (long) index(lanes, lane), option.isOpen() ? 1L : 0L, (long)
+                            index(words, said(line, entry.time(), option, f)))));
+        }
+        return new Places(
+                line.time().length().count(), List.copyOf(lanes.keySet()), List.copyOf(words.keySet()), places);
+    }
+
+    private static int index(Map<String, Integer> of, String one) {
+        return of.computeIfAbsent(one, o -> of.size());
+    }
+
+    private String said(OrderLine line, Interval time, Answer.Judged option, Formats f) {
+        if (!option.isOpen()) {
+            return against(line.offer(), option.reasons(), time, f);
+        }
+        Money price = option.opening().price().minus(line.discount()).notBelowZero();
+        if (line.covered().isPositive() || price.equals(line.total())) {
+            return f.text("move.samePrice");
+        }
+        boolean less = price.compareTo(line.total()) < 0;
+        return less
+                ? f.text("move.less", f.money(line.total().minus(price)))
+                : f.text("move.dearer", f.money(price.minus(line.total())));
     }
 
     private static List<Rung> sum(OrderLine line, Moves.Proposal proposal, Formats f) {
@@ -200,12 +328,19 @@ class MovePages {
         return moves.move(side.order(), side.line().booking(), wish) == Outcome.DONE ? side.after("moved") : gone(side);
     }
 
+    String takeBack(Side side, Actor who) {
+        return side.after(moves.takeBack(side.order(), side.booking(), who) == Outcome.DONE ? "undone" : "changed");
+    }
+
     /** A lower price gives money back, or waives it: whoever may not do that moves at the price there was. */
     static boolean mayNotLower(Host host, OrderLine line, long total) {
         return !host.may(Right.GIVE_MONEY) && total < line.total().minor();
     }
 
     private static String gone(Side side) {
+        if (side.onBoard()) {
+            return side.after("gone");
+        }
         return "redirect:" + side.move() + "?gone";
     }
 

@@ -21,16 +21,21 @@ import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;
+import gastfreund.core.offers.Line;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Query;
+import gastfreund.core.openings.Verdict;
 import gastfreund.core.orders.Sold;
 import gastfreund.core.terms.Terms;
 import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -61,6 +66,7 @@ public class Moves {
     private final OrderLetters letters;
     private final Documents documents;
     private final PrepaidService prepaid;
+    private final Undos undos;
     private final Clock clock;
 
     Moves(
@@ -72,11 +78,13 @@ public class Moves {
             OrderLetters letters,
             Documents documents,
             PrepaidService prepaid,
+            Undos undos,
             Clock clock,
             BookingStore bookings) {
         this.bookings = bookings;
         this.documents = documents;
         this.prepaid = prepaid;
+        this.undos = undos;
         this.store = store;
         this.journal = journal;
         this.catalogues = catalogues;
@@ -93,12 +101,32 @@ public class Moves {
      * @param shown what the line was said to cost then
      * @param keepPrice whether it costs what it did, whatever the new time costs; for the house alone
      * @param tell whether the guest gets a mail
+     * @param grace whether it can be taken back for a while, in which no letter goes
      */
-    public record Wish(Audience by, long start, Money shown, boolean keepPrice, boolean tell, Actor who) {
+    public record Wish(
+            Audience by,
+            long start,
+            Target target,
+            Money shown,
+            boolean keepPrice,
+            boolean tell,
+            boolean grace,
+            Actor who) {
 
         static Wish ofGuest(long start, Money shown) {
-            return new Wish(Audience.GUEST, start, shown, false, true, Actor.GUEST);
+            return new Wish(Audience.GUEST, start, Target.ANYONE, shown, false, true, false, Actor.GUEST);
         }
+    }
+
+    /**
+     * With whom a booking is to be.
+     *
+     * @param person who serves then, perhaps with others; null: whoever would be given to a guest
+     * @param inSpite whether it is moved though something stands against it; for the house alone
+     */
+    public record Target(@Nullable StaffId person, boolean inSpite) {
+
+        public static final Target ANYONE = new Target(null, false);
     }
 
     /** Whether a booking may be moved now. */
@@ -144,21 +172,67 @@ public class Moves {
     }
 
     /** What a move to a start would do; empty where it cannot be had. */
-    public Optional<Proposal> proposal(Order order, OrderLine line, long start, Audience by) {
+    public Optional<Proposal> proposal(Order order, OrderLine line, long start, Target target, Audience by) {
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         LocalDate date = catalogue.zone().dateOf(start);
         Optional<Choice> choice = choice(order, line, by);
-        if (choice.isEmpty()) {
+        boolean stays = start == line.time().start()
+                && (target.person() == null || line.reserved().staff().contains(target.person()));
+        if (choice.isEmpty() || stays || target.inSpite() && by == Audience.GUEST) {
             return Optional.empty();
         }
         House house = choice.get().within(catalogue.house());
         Query query = choice.get().query(date, date, now);
-        return openings.openings(house, query).entries().stream()
-                .filter(e -> e.time().start() == start && start != line.time().start())
-                .findFirst()
+        Answer answer = target.inSpite() ? openings.explain(house, query) : openings.openings(house, query);
+        return answer.entries().stream()
+                .filter(e -> e.time().start() == start)
                 .filter(e -> isWithinPass(line, catalogue.zone().dateOf(e.time().start())))
-                .map(entry -> proposal(line, entry.time(), openings.assigned(house, query, entry), by));
+                .flatMap(e -> option(house, query, e, target).stream()
+                        .map(o -> proposal(line, e.time(), o, price(choice.get(), start, o, now), by)))
+                .findFirst();
+    }
+
+    /** Who serves: the person who is wanted, or whoever would be given to a guest. */
+    private Optional<Answer.Judged> option(House house, Query query, Answer.Entry entry, Target target) {
+        if (target.person() != null) {
+            return entry.options().stream()
+                    .filter(o -> o.staff().contains(target.person()))
+                    .min(Comparator.comparing(o -> !o.isOpen()));
+        }
+        return entry.isOpen()
+                ? Optional.of(openings.assigned(house, query, entry))
+                : entry.options().stream().findFirst();
+    }
+
+    /** What it costs then, whether something stands against it or not. */
+    private Money price(Choice choice, long start, Answer.Judged option, Instant now) {
+        return option.isOpen()
+                ? option.opening().price()
+                : new Line(
+                                choice.offer(),
+                                choice.length(),
+                                choice.units(),
+                                choice.party(),
+                                choice.addOns(),
+                                start,
+                                option.staff(),
+                                option.place(),
+                                now,
+                                catalogues.catalogue().zone())
+                        .price()
+                        .amount();
+    }
+
+    /** Where else a booking could be from one date to another, with what stands against it; empty where nowhere. */
+    List<Answer.Entry> places(Order order, OrderLine line, LocalDate from, LocalDate to) {
+        Optional<Choice> choice = mayMove(line, Audience.DESK) ? choice(order, line, Audience.DESK) : Optional.empty();
+        if (choice.isEmpty()) {
+            return List.of();
+        }
+        House house = choice.get().within(catalogues.catalogue().house());
+        return openings.explain(house, choice.get().query(from, to, clock.instant()))
+                .entries();
     }
 
     /** The same move at the price that the booking had. */
@@ -184,13 +258,13 @@ public class Moves {
      * What a cancellation at this moment would have kept goes along with a guest who moves ({@code docs/money.md}, "Terms"):
      * it is the least that a later one keeps, and a cheaper price gives nothing back below it.
      */
-    private Proposal proposal(OrderLine line, Interval time, Answer.Judged option, Audience by) {
+    private Proposal proposal(OrderLine line, Interval time, Answer.Judged option, Money price, Audience by) {
         boolean byGuest = by == Audience.GUEST;
         Money floor = byGuest ? endings.proposal(line, Terms.By.GUEST).keep() : line.floor();
         // What a pass pays for stays with the pass, whatever the units cost then.
         Money priced = line.covered().isPositive()
                 ? line.total()
-                : option.opening().price().minus(line.discount()).notBelowZero();
+                : price.minus(line.discount()).notBelowZero();
         Money total = byGuest ? priced.atLeast(floor) : priced;
         Money back = line.paid().minus(line.askedAt(total)).notBelowZero();
         Money more = total.minus(line.total()).notBelowZero();
@@ -203,12 +277,66 @@ public class Moves {
     public Outcome move(Order order, BookingId booking, Wish wish) {
         Order current = store.byId(order.id()).orElseThrow();
         OrderLine line = current.line(booking).orElseThrow();
-        Optional<Proposal> found =
-                mayMove(line, wish.by()) ? proposal(current, line, wish.start(), wish.by()) : Optional.empty();
+        Optional<Proposal> found = mayMove(line, wish.by())
+                ? proposal(current, line, wish.start(), wish.target(), wish.by())
+                : Optional.empty();
         if (found.isEmpty() || !found.get().total().equals(wish.shown())) {
             return Outcome.CHANGED;
         }
         Proposal proposal = wish.keepPrice() ? atOldPrice(line, found.get()) : found.get();
+        if (wish.grace() && proposal.back().isZero()) {
+            undos.keep(current, line, clock.instant());
+        }
+        carryOut(current, line, proposal, wish);
+        if (wish.grace()) {
+            letters.waitAfterMove(current, Undos.GRACE);
+        }
+        return Outcome.DONE;
+    }
+
+    /** Whether the last move of a booking can still be taken back. */
+    public boolean canBeTakenBack(BookingId booking) {
+        return undos.of(booking, clock.instant()).isPresent();
+    }
+
+    /** Takes the last move of a booking back, with its letters, as long as they have not gone. */
+    @Transactional
+    public Outcome takeBack(Order order, BookingId booking, Actor who) {
+        Optional<Undos.Before> found = undos.of(booking, clock.instant());
+        if (found.isEmpty()) {
+            return Outcome.CHANGED;
+        }
+        Order current = store.byId(order.id()).orElseThrow();
+        OrderLine line = current.line(booking).orElseThrow();
+        Undos.Before before = found.get();
+        undos.forget(booking);
+        if (!line.canBeCancelled()) {
+            return Outcome.CHANGED;
+        }
+        Money back = line.paid().minus(line.askedAt(before.total())).notBelowZero();
+        Answer.Judged as =
+                new Answer.Judged(before.staff(), before.place(), new Verdict.Open(0, before.total(), false));
+        Proposal proposal =
+                new Proposal(before.time(), as, before.total(), back, Money.ZERO, line.floor(), line.visitsKept());
+        carryOut(
+                current,
+                line,
+                proposal,
+                new Wish(
+                        Audience.DESK,
+                        before.time().start(),
+                        new Target(null, true),
+                        before.total(),
+                        false,
+                        false,
+                        false,
+                        who));
+        letters.withdrawAfterMove(current, before.since());
+        return Outcome.DONE;
+    }
+
+    private void carryOut(Order current, OrderLine line, Proposal proposal, Wish wish) {
+        BookingId booking = line.booking();
         Instant now = clock.instant();
         // What is put aside for a request is as good as paid.
         Money has = line.status() == BookingStatus.REQUESTED ? line.dueNow() : line.paid();
@@ -241,13 +369,12 @@ public class Moves {
                 .toString()
                 .replace('T', ' '));
         journal.note(current, line, wish.who(), why, now);
-        Order after = store.byId(order.id()).orElseThrow();
+        Order after = store.byId(current.id()).orElseThrow();
         OrderLine moved = after.line(booking).orElseThrow();
         if (receipted && proposal.more().isPositive()) {
             documents.receiptOfMore(after, moved, proposal.more());
         }
         letters.moved(after, moved, proposal.back(), wish.by() == Audience.GUEST, wish.tell());
-        return Outcome.DONE;
     }
 
     private LocalDate balanceDue(OrderLine line, Proposal proposal, Instant now) {

@@ -204,11 +204,13 @@ class EndingsTest extends OrdersTest {
         Moves.Wish wish = new Moves.Wish(
                 Audience.DESK,
                 other.time().start(),
-                moves.proposal(now(order), line(order), other.time().start(), Audience.DESK)
+                Moves.Target.ANYONE,
+                moves.proposal(now(order), line(order), other.time().start(), Moves.Target.ANYONE, Audience.DESK)
                         .orElseThrow()
                         .total(),
                 true,
                 true,
+                false,
                 HOST);
         assertThat(moves.move(now(order), line(order).booking(), wish)).isEqualTo(Outcome.DONE);
         booksAgree(order);

@@ -26,11 +26,12 @@ class DeskMoveTest extends OrdersTest {
     private Endings endings;
 
     private Moves.Wish wish(Answer.Entry to, Money total, boolean keepPrice, boolean tell) {
-        return new Moves.Wish(Audience.DESK, to.time().start(), total, keepPrice, tell, HOST);
+        return new Moves.Wish(
+                Audience.DESK, to.time().start(), Moves.Target.ANYONE, total, keepPrice, tell, false, HOST);
     }
 
     private Money price(Order order, Answer.Entry to) {
-        return moves.proposal(now(order), line(order), to.time().start(), Audience.DESK)
+        return moves.proposal(now(order), line(order), to.time().start(), Moves.Target.ANYONE, Audience.DESK)
                 .orElseThrow()
                 .total();
     }

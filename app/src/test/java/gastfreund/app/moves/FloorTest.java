@@ -42,7 +42,7 @@ class FloorTest extends OrdersTest {
     private void move(Order order, int daysAhead) {
         Answer.Entry to = opening("wheel-hire", "60", 1, daysAhead);
         Moves.Proposal proposal = moves.proposal(
-                        now(order), line(order), to.time().start(), Audience.GUEST)
+                        now(order), line(order), to.time().start(), Moves.Target.ANYONE, Audience.GUEST)
                 .orElseThrow();
         Moves.Wish wish = Moves.Wish.ofGuest(to.time().start(), proposal.total());
         assertThat(moves.move(now(order), line(order).booking(), wish)).isEqualTo(Outcome.DONE);
@@ -75,13 +75,14 @@ class FloorTest extends OrdersTest {
         assertThat(line(order).floor()).isEqualTo(Money.ZERO);
         goTo(order, Duration.ofHours(5));
         Answer.Entry to = opening("wheel-hire", "60", 1, 6);
-        Money total = moves.proposal(now(order), line(order), to.time().start(), Audience.DESK)
+        Money total = moves.proposal(now(order), line(order), to.time().start(), Moves.Target.ANYONE, Audience.DESK)
                 .orElseThrow()
                 .total();
         moves.move(
                 now(order),
                 line(order).booking(),
-                new Moves.Wish(Audience.DESK, to.time().start(), total, false, false, HOST));
+                new Moves.Wish(
+                        Audience.DESK, to.time().start(), Moves.Target.ANYONE, total, false, false, false, HOST));
         assertThat(line(order).floor()).isEqualTo(Money.ZERO);
     }
 

@@ -163,7 +163,8 @@ class SoldTest extends OrdersTest {
                 .entries()
                 .get(0);
         assertThat(to.time().length().count()).isEqualTo(minutes);
-        Moves.Proposal proposal = moves.proposal(order, line(order), to.time().start(), Audience.GUEST)
+        Moves.Proposal proposal = moves.proposal(
+                        order, line(order), to.time().start(), Moves.Target.ANYONE, Audience.GUEST)
                 .orElseThrow();
         assertThat(proposal.total()).isEqualTo(total);
         assertThat(moves.move(

@@ -44,13 +44,13 @@ public abstract class OrdersTest extends DemoHouseTest {
     /** The desk moves an order's only booking, at the price that it has there. */
     protected final void moveAtDesk(Order order, Answer.Entry to, boolean tell) {
         Money total = deskMoves
-                .proposal(now(order), line(order), to.time().start(), Audience.DESK)
+                .proposal(now(order), line(order), to.time().start(), Moves.Target.ANYONE, Audience.DESK)
                 .orElseThrow()
                 .total();
         deskMoves.move(
                 order,
                 line(order).booking(),
-                new Moves.Wish(Audience.DESK, to.time().start(), total, false, tell, HOST));
+                new Moves.Wish(Audience.DESK, to.time().start(), Moves.Target.ANYONE, total, false, tell, false, HOST));
     }
 
     protected final Order now(Order order) {

@@ -1,8 +1,6 @@
-package gastfreund.app.explainer;
+package gastfreund.app.openings;
 
 import gastfreund.app.catalogue.Catalogue;
-import gastfreund.app.explainer.ExplainerPage.Link;
-import gastfreund.app.explainer.ExplainerPage.Sentence;
 import gastfreund.app.languages.Formats;
 import gastfreund.core.bookings.Booking;
 import gastfreund.core.offers.Offer;
@@ -22,19 +20,19 @@ import java.util.List;
 import java.util.stream.Collectors;
 
 /** Says reasons against a time as sentences, with links to what they are about. */
-final class ReasonWords {
+public final class ReasonWords {
 
     private static final int MOST_LINKS = 4;
 
     private final Catalogue catalogue;
     private final Formats f;
 
-    ReasonWords(Catalogue catalogue, Formats f) {
+    public ReasonWords(Catalogue catalogue, Formats f) {
         this.catalogue = catalogue;
         this.f = f;
     }
 
-    Sentence of(Reason reason, Offer offer, Interval time) {
+    public Sentence of(Reason reason, Offer offer, Interval time) {
         LocalDate date = f.zone().dateOf(time.start());
         if (reason instanceof Reason.Past) {
             return Sentence.of(f.text("reason.past"));
@@ -54,7 +52,8 @@ final class ReasonWords {
         if (reason instanceof Reason.Closed) {
             String why = catalogue.whyClosed(date);
             String words = f.text("reason.closed", f.shortDay(date)) + (why.isEmpty() ? "" : " " + why);
-            return new Sentence(words, List.of(new Link("/desk/hours/house/house#days", f.text("reason.toHours"))));
+            return new Sentence(
+                    words, List.of(new Sentence.Link("/desk/hours/house/house#days", f.text("reason.toHours"))));
         }
         if (reason instanceof Reason.OutsideHours outside) {
             return outside(outside, offer, date);
@@ -93,11 +92,11 @@ final class ReasonWords {
                 : day.intervals().stream().map(f::times).collect(Collectors.joining(", "));
         String words = f.text(
                 layer.kind() == Layer.Kind.STAFF ? "reason.outside" : "reason.outsideOpen", owner(layer, offer), open);
-        return new Sentence(words, List.of(new Link(hoursOf(layer, offer), f.text("reason.toHours"))));
+        return new Sentence(words, List.of(new Sentence.Link(hoursOf(layer, offer), f.text("reason.toHours"))));
     }
 
     /** Whose hours a layer is, in words. */
-    String owner(Layer layer, Offer offer) {
+    public String owner(Layer layer, Offer offer) {
         String id = layer.id() == null ? "" : layer.id();
         return switch (layer.kind()) {
             case HOUSE -> f.text("reason.theHouse");
@@ -109,7 +108,7 @@ final class ReasonWords {
     }
 
     /** The page on which a layer is set. */
-    static String hoursOf(Layer layer, Offer offer) {
+    public static String hoursOf(Layer layer, Offer offer) {
         return switch (layer.kind()) {
             case HOUSE -> "/desk/hours/house/house";
             case OFFER -> "/desk/hours/offers/" + offer.id();
@@ -120,7 +119,7 @@ final class ReasonWords {
     }
 
     /** The names of those who serve together; empty where nobody does. */
-    String names(List<StaffId> staff) {
+    public String names(List<StaffId> staff) {
         return staff.stream().map(this::name).collect(Collectors.joining(", "));
     }
 
@@ -145,8 +144,8 @@ final class ReasonWords {
     }
 
     /** What takes somebody's or something's time, with links to the bookings. */
-    private List<Link> links(List<Commitment> commitments) {
-        List<Link> links = new ArrayList<>();
+    private List<Sentence.Link> links(List<Commitment> commitments) {
+        List<Sentence.Link> links = new ArrayList<>();
         for (Commitment commitment : commitments) {
             if (links.size() == MOST_LINKS) {
                 break;
@@ -154,13 +153,13 @@ final class ReasonWords {
             if (commitment instanceof Commitment.OfSession of) {
                 links.add(link(of.session()));
             } else {
-                links.add(new Link("", f.text("reason.elsewhere", f.times(commitment.interval()))));
+                links.add(new Sentence.Link("", f.text("reason.elsewhere", f.times(commitment.interval()))));
             }
         }
         return links;
     }
 
-    private Link link(Session session) {
+    private Sentence.Link link(Session session) {
         Offer offer = catalogue.offer(session.offer());
         StringBuilder words = new StringBuilder(offer.title()).append(", ").append(f.times(session.guests()));
         long after = session.taken().end() - session.guests().end();
@@ -169,10 +168,10 @@ final class ReasonWords {
         }
         String address =
                 session.bookings().isEmpty() ? "" : address(session.bookings().get(0));
-        return new Link(address, words.toString());
+        return new Sentence.Link(address, words.toString());
     }
 
-    String address(Booking booking) {
+    public String address(Booking booking) {
         return "/desk?day=" + f.zone().dateOf(booking.start()) + "&booking="
                 + booking.id().value();
     }

@@ -1,0 +1,182 @@
+package gastfreund.app.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import gastfreund.core.hours.OfferId;
+import gastfreund.core.offers.LengthId;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.Query;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A host's morning at the board. */
+class BoardTest extends Journey {
+
+    private static final ZoneId BERLIN = ZoneId.of("Europe/Berlin");
+
+    private Answer.Entry openingOfMira(int daysAhead) {
+        LocalDate from = LocalDate.ofInstant(clock.instant(), BERLIN).plusDays(daysAhead);
+        return openings.next(Query.of(new OfferId("private-lesson"), from, from, clock.instant())
+                        .withLength(new LengthId("60"), 1)
+                        .withStaff(new StaffId("mira")))
+                .orElseThrow();
+    }
+
+    /** Books it with Mira, and opens its day on the board; the block. */
+    private Locator booked(int daysAhead, String name) {
+        Answer.Entry entry = openingOfMira(daysAhead);
+        page.navigate(address("/offers/private-lesson?length=60&staff=mira&day=" + dateOf(entry)));
+        page.locator("form:has(input[name=start][value='" + entry.time().start() + "']) .slot")
+                .click();
+        checkOut(name);
+        payWith("Works");
+        assertThat(heading("See you soon")).isVisible();
+        page.navigate(address("/desk?day=" + dateOf(entry)));
+        return block(name);
+    }
+
+    private Locator block(String name) {
+        return page.locator(".board a[data-booking]", new Page.LocatorOptions().setHasText(name.split(" ")[0]))
+                .first();
+    }
+
+    private Locator tip() {
+        return page.locator("[data-tip]");
+    }
+
+    private void grab(Locator block) {
+        BoundingBox box = block.locator(".block").boundingBox();
+        page.mouse().move(box.x + 10, box.y + box.height / 2);
+        page.mouse().down();
+        page.mouse().move(box.x + 30, box.y + box.height / 2);
+        assertThat(page.locator(".board .lit").first()).isAttached();
+    }
+
+    private void over(Locator lane, double part) {
+        BoundingBox box = lane.boundingBox();
+        page.mouse()
+                .move(
+                        box.x + box.width * part,
+                        box.y + box.height / 2,
+                        new com.microsoft.playwright.Mouse.MoveOptions().setSteps(4));
+    }
+
+    @Test
+    void aBlockIsDraggedToWhereItCanBeAndTakenBack() {
+        open(true, 1280);
+        signIn();
+        Locator block = booked(12, "Nele Dorn");
+        String from = block.getAttribute("data-from");
+        String said = block.getAttribute("data-said");
+        grab(block);
+        // A place that is free: the first light stretch of Jonte's lane.
+        Locator lit = page.locator("[data-lane='person:jonte'] .lit").first();
+        BoundingBox box = lit.boundingBox();
+        page.mouse().move(box.x + 12, box.y + 40);
+        assertThat(tip()).containsText(Pattern.compile("Jonte, \\d+:\\d\\d–\\d+:\\d\\d: free"));
+        page.mouse().up();
+        assertThat(page.locator("dialog")).containsText("with Jonte");
+        button("Move it").click();
+        assertThat(page.getByText("For 20 seconds no letter goes out")).isVisible();
+        assertThat(page.locator("[data-lane='person:jonte'] a[data-booking]:has-text('Nele')"))
+                .hasCount(1);
+        button("Take it back").click();
+        assertThat(page.getByText("It is back where it was")).isVisible();
+        assertThat(block("Nele Dorn")).hasAttribute("data-from", from);
+        assertThat(block("Nele Dorn")).hasAttribute("data-said", said);
+    }
+
+    @Test
+    void aReasonAgainstItIsSaidAndTheHostMayOverruleIt() {
+        open(true, 1280);
+        signIn();
+        Locator block = booked(13, "Ruth Amsel");
+        grab(block);
+        over(page.locator("[data-lane='person:mira']"), 0.985);
+        assertThat(tip()).containsText("only with a clash");
+        assertThat(tip()).containsText("This lies outside.");
+        over(page.locator("[data-lane='thing:kiln'], [data-lane^='thing:']").first(), 0.5);
+        assertThat(tip()).containsText("not here");
+        page.keyboard().press("Escape");
+        assertThat(page.locator(".board .lit")).hasCount(0);
+        page.mouse().up();
+        grab(block("Ruth Amsel"));
+        over(page.locator("[data-lane='person:mira']"), 0.985);
+        assertThat(tip()).containsText("only with a clash");
+        page.mouse().up();
+        assertThat(page.locator("dialog")).containsText("This stands against it.");
+        button("Move it").click();
+        assertThat(page.locator("#board-side")).containsText("1 no longer fits");
+        assertThat(page.locator(".board a:has(.clash)")).hasCount(1);
+    }
+
+    @Test
+    void keysAloneDoTheSame() {
+        open(true, 1280);
+        signIn();
+        Locator block = booked(14, "Pia Moll");
+        String from = block.getAttribute("data-from");
+        block.focus();
+        page.keyboard().press("m");
+        assertThat(page.locator(".ghost")).hasCount(1);
+        page.keyboard().press("ArrowDown");
+        assertThat(tip()).containsText("Jonte");
+        page.keyboard().press("ArrowUp");
+        assertThat(tip()).containsText("Mira");
+        for (int i = 0; i < 8 || i < 60 && page.locator(".ghost.free").count() == 0; i++) {
+            page.keyboard().press("ArrowRight");
+        }
+        assertThat(page.url()).contains("/desk");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("dialog")).isVisible();
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("For 20 seconds no letter goes out")).isVisible();
+        org.assertj.core.api.Assertions.assertThat(block("Pia Moll").getAttribute("data-from"))
+                .isNotEqualTo(from);
+    }
+
+    @Test
+    void whatHappensElsewhereIsSeenWithinFiveSeconds() {
+        open(true, 1280);
+        signIn();
+        Answer.Entry entry = openingOfMira(15);
+        page.navigate(address("/desk?day=" + dateOf(entry)));
+        assertThat(block("Gerda Falk")).hasCount(0);
+        Page other = page.context().newPage();
+        Page board = page;
+        page = other;
+        page.navigate(address("/offers/private-lesson?length=60&staff=mira&day=" + dateOf(entry)));
+        page.locator("form:has(input[name=start][value='" + entry.time().start() + "']) .slot")
+                .click();
+        checkOut("Gerda Falk");
+        payWith("Works");
+        assertThat(heading("See you soon")).isVisible();
+        page = board;
+        assertThat(block("Gerda Falk")).hasCount(1);
+        other.close();
+    }
+
+    @Test
+    void whatIsLookedForStaysInTheAddressAndTheWeekKeepsItsHeads() {
+        open(true, 1280);
+        signIn();
+        page.navigate(address("/desk"));
+        link("^week$").click();
+        page.getByLabel("State").selectOption("requested");
+        page.waitForURL("**state=requested**");
+        assertThat(page.url())
+                .contains("span=7", "day=" + LocalDate.ofInstant(clock.instant(), BERLIN))
+                .doesNotContain("offer=");
+        page.locator(".board-scroll").evaluate("e => { e.scrollLeft = 600; }");
+        assertThat(page.locator(".board .whose").first()).isInViewport();
+        page.locator(".board-scroll").evaluate("e => { e.scrollTop = 300; }");
+        assertThat(page.locator(".board .times")).isInViewport();
+    }
+}
