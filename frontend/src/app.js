@@ -8,6 +8,7 @@ import { countdown } from './components/countdown.js';
 import { desk } from './components/desk.js';
 import { draft } from './components/draft.js';
 import { explainer } from './components/explainer.js';
+import { finder } from './components/finder.js';
 import { here } from './components/here.js';
 import { hours } from './components/hours.js';
 import { ordered } from './components/ordered.js';
@@ -19,7 +20,7 @@ document.addEventListener('alpine:init', () => {
 
   // Its attributes are data of our own, so that a page is plain HTML.
   Alpine.prefix('data-x-');
-  for (const [name, component] of Object.entries({ board, calendarFile, checkout, copies, countdown, desk, draft, explainer, here, hours, once, ordered, panel, picks })) {
+  for (const [name, component] of Object.entries({ board, calendarFile, checkout, copies, countdown, desk, draft, explainer, finder, here, hours, once, ordered, panel, picks })) {
     Alpine.data(name, component);
   }
 });

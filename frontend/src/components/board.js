@@ -20,6 +20,12 @@ export const board = () => ({
         this.dragged = false;
         return;
       }
+      const gap = event.target.closest('[data-book]');
+      if (gap && event.detail > 0) {
+        event.preventDefault();
+        this.book(gap, event.clientX);
+        return;
+      }
       const link = event.target.closest('a[data-why]');
       if (link && event.detail > 0) this.explain(link, event.clientX);
       if (event.target.closest('[data-close]')) this.dialog().close();
@@ -75,7 +81,7 @@ export const board = () => ({
   // What was done once is not said again when the page is loaded anew.
   forget() {
     const address = new URL(window.location.href);
-    for (const name of ['moved', 'gone', 'changed', 'undone']) address.searchParams.delete(name);
+    for (const name of ['moved', 'gone', 'changed', 'undone', 'booked']) address.searchParams.delete(name);
     if (address.href !== window.location.href) history.replaceState(history.state, '', address);
     setTimeout(() => {
       document.querySelector('[data-take-back]')?.remove();
@@ -175,6 +181,14 @@ export const board = () => ({
     const address = new URL(link.href.baseVal, window.location.href);
     address.searchParams.set('at', this.minute(link.ownerSVGElement, clientX));
     link.setAttribute('href', address.pathname + address.search);
+  },
+
+  // A gap is where a guest is booked by hand.
+  book(gap, clientX) {
+    const address = new URL(this.$root.dataset.byHand, window.location.href);
+    address.searchParams.set('staff', gap.dataset.book);
+    address.searchParams.set('at', this.minute(gap.ownerSVGElement, clientX));
+    window.location.assign(address);
   },
 
   // A few lines beside a block, for whoever cannot read it.

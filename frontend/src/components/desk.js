@@ -1,4 +1,4 @@
-// The desk by keyboard: the arrows turn the days, T is today.
+// The desk by keyboard: the arrows turn the days, T is today; links can have keys of their own.
 export const desk = () => ({
   keys: {
     'data-x-on:keydown.window'(event) {
@@ -7,11 +7,11 @@ export const desk = () => ({
   },
 
   key(event) {
-    if (event.target.closest('input, textarea, select') || event.altKey || event.ctrlKey || event.metaKey) return;
+    if (event.target.closest('input, textarea, select, dialog') || event.altKey || event.ctrlKey || event.metaKey) return;
     // While a block is moved, the arrows move it.
     if (event.defaultPrevented || this.$root.querySelector('.board.moving')) return;
     const link = { ArrowLeft: 'earlier', ArrowRight: 'later', t: 'today' }[event.key];
-    const target = link && this.$root.querySelector(`[data-day="${link}"]`);
+    const target = this.$root.querySelector(link ? `[data-day="${link}"]` : `[data-key="${CSS.escape(event.key.toLowerCase())}"]`);
     if (target) target.click();
   },
 });

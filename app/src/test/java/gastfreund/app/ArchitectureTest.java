@@ -70,6 +70,7 @@ class ArchitectureTest {
             "bookingpage",
             "orderdesk",
             "guests",
+            "byhand",
             "board",
             "effects",
             "hours",

@@ -38,6 +38,12 @@ class BasketStore {
                 .update();
     }
 
+    void setSource(String token, String source) {
+        jdbc.sql("UPDATE baskets SET source = ? WHERE token = ?")
+                .params(source, token)
+                .update();
+    }
+
     /** The lines of a basket that are not yet ordered, in the order in which they were added. */
     List<BasketLine> lines(String basket) {
         return jdbc.sql(

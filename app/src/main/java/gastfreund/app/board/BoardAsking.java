@@ -93,7 +93,10 @@ class BoardAsking {
         return busy;
     }
 
-    /** The openings of an offer's first length for the fewest people, as guests find them. */
+    /**
+     * The openings of an offer's first length for the fewest people, as guests find them; without those that are free only
+     * until a request is answered.
+     */
     private static void sold(
             House house,
             Booked booked,
@@ -109,6 +112,9 @@ class BoardAsking {
                 .withParty(offer.party().min());
         for (Answer.Entry entry : Openings.openings(house, booked, query).entries()) {
             for (Answer.Judged option : entry.options()) {
+                if (option.opening().contested()) {
+                    continue;
+                }
                 BoardFacts.Start start =
                         new BoardFacts.Start(entry.time(), option.opening().price());
                 if (option.staff().isEmpty()) {

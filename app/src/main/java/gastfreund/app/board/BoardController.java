@@ -82,6 +82,7 @@ class BoardController {
             @RequestParam(required = false) @Nullable String gone,
             @RequestParam(required = false) @Nullable String changed,
             @RequestParam(required = false) @Nullable String undone,
+            @RequestParam(required = false) @Nullable String booked,
             Model model) {
         LocalDate today = boards.today();
         LocalDate first = parse(day)
@@ -99,6 +100,9 @@ class BoardController {
         Formats f = Formats.of(model);
         String version = events.version();
         List<Note> notes = new ArrayList<>();
+        if (booked != null) {
+            notes.add(Note.done(f.text("board.booked")));
+        }
         if (undone != null) {
             notes.add(Note.done(f.text("board.undone")));
         }

@@ -8,8 +8,8 @@ import gastfreund.core.openings.Clash;
 import gastfreund.core.sessions.Session;
 import gastfreund.core.time.Interval;
 import gastfreund.core.time.IntervalSet;
-import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -51,16 +51,25 @@ record BoardFacts(
         return starts.stream().map(Start::price).min(Money::compareTo).orElse(Money.ZERO);
     }
 
-    /** The starts that make up each stretch that can be sold without a break. */
-    static Map<Interval, List<Start>> stretches(List<Start> starts) {
-        IntervalSet covered = IntervalSet.union(starts.stream()
+    /**
+     * The starts that make up each stretch that can be sold without a break.
+     *
+     * @param taken what is no gap
+     */
+    static Map<Interval, List<Start>> stretches(List<Start> starts, IntervalSet taken) {
+        IntervalSet bridged = IntervalSet.union(starts.stream()
                 .map(s -> Interval.between(s.time().start(), s.time().end() + BRIDGED))
                 .toList());
-        Map<Interval, List<Start>> stretches = new HashMap<>();
-        for (Interval stretch : covered.intervals()) {
-            stretches.put(
-                    Interval.between(stretch.start(), stretch.end() - BRIDGED),
-                    starts.stream().filter(s -> stretch.encloses(s.time())).toList());
+        List<Interval> covered = bridged.intervals().stream()
+                .map(i -> Interval.between(i.start(), i.end() - BRIDGED))
+                .toList();
+        Map<Interval, List<Start>> stretches = new LinkedHashMap<>();
+        for (Interval stretch : IntervalSet.union(covered).without(taken).intervals()) {
+            List<Start> inside =
+                    starts.stream().filter(s -> stretch.encloses(s.time())).toList();
+            if (!inside.isEmpty()) {
+                stretches.put(stretch, inside);
+            }
         }
         return stretches;
     }

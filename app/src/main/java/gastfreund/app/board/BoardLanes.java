@@ -10,6 +10,7 @@ import gastfreund.core.sessions.Session;
 import gastfreund.core.time.Interval;
 import gastfreund.core.time.IntervalSet;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -95,7 +96,7 @@ final class BoardLanes {
                 PERSON,
                 scale.stretches(hours),
                 scale.stretches(facts.busy().getOrDefault(person.id(), IntervalSet.empty())),
-                gaps(facts.free().getOrDefault(person.id(), List.of())),
+                gaps(facts.free().getOrDefault(person.id(), List.of()), taken(sessions.values())),
                 blocks.inRows(new ArrayList<>(sessions.values()), FIRST_Y, BLOCK),
                 List.of(),
                 "/desk/explain?staff=" + person.id() + "&day=" + view.day());
@@ -116,9 +117,19 @@ final class BoardLanes {
         return times.isEmpty() ? List.of(f.text("board.off")) : times;
     }
 
-    private List<Board.Gap> gaps(List<BoardFacts.Start> free) {
+    private IntervalSet taken(Collection<List<BoardBooking>> sessions) {
+        return IntervalSet.union(sessions.stream()
+                .map(session -> session.get(0))
+                .map(b -> b.time()
+                        .widened(
+                                catalogue.offer(b.offer()).prep(),
+                                catalogue.offer(b.offer()).reset()))
+                .toList());
+    }
+
+    private List<Board.Gap> gaps(List<BoardFacts.Start> free, IntervalSet taken) {
         List<Board.Gap> gaps = new ArrayList<>();
-        BoardFacts.stretches(free).forEach((stretch, starts) -> {
+        BoardFacts.stretches(free, taken).forEach((stretch, starts) -> {
             String words = f.text("board.starts", BoardFacts.moments(starts));
             String price = f.fromMoney(BoardFacts.least(starts));
             for (Scale.Part part : scale.parts(stretch)) {

@@ -37,6 +37,14 @@ public record BoardPage(
     /** Something that can be chosen by a click. */
     public record Choosable(String words, String address, boolean chosen) {}
 
+    /** Where a guest is booked for the first day that is shown. */
+    public String book() {
+        return "/desk/book?day=" + view.day()
+                + (view.filter().offer() == null
+                        ? ""
+                        : "&offer=" + view.filter().offer());
+    }
+
     /** Where a booking is shown. */
     public String to(String booking) {
         return view.selecting(booking).address();

@@ -64,6 +64,10 @@ class DeskAdvice {
             return may(Right.FILES);
         }
 
+        public boolean book() {
+            return may(Right.BOOK);
+        }
+
         public boolean guestData() {
             return may(Right.GUEST_DATA);
         }

@@ -10,6 +10,8 @@ public enum Right {
     ANSWER,
     /** Moving bookings, at no lower price than they had. */
     MOVE,
+    /** Booking for guests by hand, at no lower price than they would find. */
+    BOOK,
     /** Noting money that was paid on the spot. */
     TAKE_MONEY,
     /** Giving money back: refunds, cancellations, cheaper moves, vouchers that are taken back. */

@@ -11,6 +11,7 @@ import java.util.Optional;
  */
 public enum Cause {
     ORDERED,
+    BY_HAND,
     PAID,
     PAID_ON_THE_SPOT,
     PAID_TWICE,

@@ -229,7 +229,11 @@ public class OrderLetters {
         }
     }
 
+    /** Where the guest has an address: whoever was booked at the desk may have none. */
     private void mail(Order order, String kind, Facts facts) {
+        if (order.contact().email().isBlank()) {
+            return;
+        }
         outbox.putForGuest(new Letter(order.id(), kind, order.contact().email(), order.locale(), facts.json()));
     }
 

@@ -20,6 +20,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -98,6 +99,12 @@ public class Balances {
         } else if (beforeTheDay && canBePaid(line)) {
             letters.balance(order, line, asked("balance", booking));
         }
+    }
+
+    /** Asks at once for what is to be paid with an order that was made without its guest. */
+    @Transactional
+    public void askNow(BookingId booking) {
+        ask(booking);
     }
 
     private String asked(String kind, BookingId booking) {

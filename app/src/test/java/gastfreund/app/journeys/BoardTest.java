@@ -164,6 +164,51 @@ class BoardTest extends Journey {
     }
 
     @Test
+    void aGuestOnTheTelephoneIsBookedAndPaysByALink() {
+        open(true, 1280);
+        signIn();
+        Answer.Entry entry = openingOfMira(16);
+        page.navigate(address("/desk?day=" + dateOf(entry)));
+        page.keyboard().press("n");
+        page.waitForURL("**/desk/book**");
+        page.getByLabel("Offer").selectOption("private-lesson");
+        assertThat(page.locator("#chosen")).containsText("Held until");
+        page.getByLabel("Name").fill("Greta");
+        assertThat(page.locator("#found-guests li").first()).containsText("Greta Mohl");
+        page.keyboard().press("ArrowDown");
+        page.keyboard().press("Enter");
+        assertThat(page.getByLabel("Mail address")).hasValue("greta.mohl@post.example");
+        page.getByLabel("by a link in a mail").check();
+        button("^Book it").last().click();
+        assertThat(page.getByText("It is booked.")).isVisible();
+        assertThat(page.locator("#board-side")).containsText("Greta Mohl");
+        String token = jdbc.sql("SELECT token FROM orders WHERE source = 'telephone' ORDER BY id DESC LIMIT 1")
+                .query(String.class)
+                .single();
+        page.navigate(address("/bookings/" + token));
+        button("^Pay").first().click();
+        payWith("Works");
+        assertThat(page.locator("main")).containsText("Greta Mohl");
+        page.navigate(address("/desk?day=" + dateOf(entry)));
+        assertThat(page.locator(".board a[data-booking]:has-text('Greta')").last())
+                .containsText("paid");
+    }
+
+    @Test
+    void somebodyWhoWalksInIsBookedByTwoKeys() {
+        open(true, 1280);
+        signIn();
+        page.navigate(address("/desk"));
+        page.keyboard().press("w");
+        page.waitForURL("**/desk/book**");
+        page.getByLabel("Name").focus();
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("It is booked.")).isVisible();
+        assertThat(page.locator("#board-side")).containsText("Walk-in");
+        assertThat(page.locator("#board-side")).not().containsText("To pay");
+    }
+
+    @Test
     void whatIsLookedForStaysInTheAddressAndTheWeekKeepsItsHeads() {
         open(true, 1280);
         signIn();

@@ -1,0 +1,74 @@
+package gastfreund.app.baskets;
+
+import gastfreund.app.bookings.BookingStore;
+import gastfreund.app.bookings.Hold;
+import gastfreund.app.bookings.Reserved;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.secrets.Tokens;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Holds places while a host writes down for whom they are. Whether a place may be held is asked by whoever calls. */
+@Service
+public class DeskHolds {
+
+    private final BookingStore bookings;
+    private final BasketStore store;
+    private final CatalogueService catalogues;
+    private final Tokens tokens;
+    private final Clock clock;
+
+    DeskHolds(BookingStore bookings, BasketStore store, CatalogueService catalogues, Tokens tokens, Clock clock) {
+        this.bookings = bookings;
+        this.store = store;
+        this.catalogues = catalogues;
+        this.tokens = tokens;
+        this.clock = clock;
+    }
+
+    /** What a host holds; empty where it is over, or was none. */
+    public Optional<BasketLine> held(String basket) {
+        Instant now = clock.instant();
+        List<BasketLine> lines = basket.isEmpty() ? List.of() : store.lines(basket);
+        return lines.stream().filter(l -> l.isHeld(now)).findFirst();
+    }
+
+    /**
+     * Holds a place instead of the one that was held before.
+     *
+     * @param basket empty: none was
+     * @param who the mark of whoever holds it
+     * @return the basket
+     */
+    @Transactional
+    public String hold(String basket, Reserved reserved, String who) {
+        release(basket);
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        String token = basket;
+        if (basket.isEmpty() || !store.exists(basket)) {
+            token = tokens.next();
+            store.insert(token, "", now);
+        }
+        Duration time = Duration.ofMinutes(catalogues.catalogue().holdMinutes());
+        bookings.insertHold(token, reserved, Hold.from(now, now.plus(time)), who);
+        return token;
+    }
+
+    /** Gives back what is held. */
+    @Transactional
+    public void release(String basket) {
+        held(basket).ifPresent(line -> bookings.release(basket, line.id()));
+    }
+
+    /** Notes how its guest came. */
+    @Transactional
+    public void cameBy(String basket, String source) {
+        store.setSource(basket, source);
+    }
+}

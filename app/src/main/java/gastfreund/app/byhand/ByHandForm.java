@@ -1,0 +1,92 @@
+package gastfreund.app.byhand;
+
+import gastfreund.app.openings.Choice;
+import gastfreund.app.orders.Contact;
+import gastfreund.app.typed.Written;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a host has typed; each may be missing.
+ *
+ * @param at near which minute; where no start is chosen
+ * @param spite whether it is booked though something stands against it
+ * @param way how it is paid, as {@link ByHand.Way} says it
+ * @param held the basket in which the place is held
+ */
+public record ByHandForm(
+        @Nullable String offer,
+        @Nullable String length,
+        @Nullable String units,
+        @Nullable String party,
+        @Nullable List<String> add,
+        @Nullable String staff,
+        @Nullable String place,
+        @Nullable String day,
+        @Nullable String start,
+        @Nullable String at,
+        @Nullable Boolean spite,
+        @Nullable String name,
+        @Nullable String email,
+        @Nullable String phone,
+        @Nullable String notes,
+        @Nullable String source,
+        @Nullable String price,
+        @Nullable String why,
+        @Nullable String way,
+        @Nullable Boolean tell,
+        @Nullable String held) {
+
+    private static final Pattern MINUTE = Pattern.compile("\\d{1,10}");
+
+    boolean inSpite() {
+        return spite != null && spite;
+    }
+
+    boolean tells() {
+        return tell != null && tell;
+    }
+
+    Choice.Asked asked() {
+        return new Choice.Asked(party, length, units, add, staff, place, null, null);
+    }
+
+    Optional<LocalDate> date() {
+        try {
+            return Optional.ofNullable(day).filter(d -> !d.isBlank()).map(LocalDate::parse);
+        } catch (DateTimeException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static OptionalLong minute(@Nullable String text) {
+        return text != null && MINUTE.matcher(text).matches()
+                ? OptionalLong.of(Long.parseLong(text))
+                : OptionalLong.empty();
+    }
+
+    OptionalLong chosenStart() {
+        return minute(start);
+    }
+
+    OptionalLong near() {
+        return minute(at);
+    }
+
+    Contact contact() {
+        return new Contact(said(name), said(email), said(phone), "", "", said(notes), false).trimmed();
+    }
+
+    static String said(@Nullable String text) {
+        return text == null ? "" : text;
+    }
+
+    String reason() {
+        return Written.line(said(why), 200);
+    }
+}

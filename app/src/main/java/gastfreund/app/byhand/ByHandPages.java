@@ -1,0 +1,392 @@
+package gastfreund.app.byhand;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.hosts.Host;
+import gastfreund.app.hosts.Right;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.openings.Choice;
+import gastfreund.app.openings.ReasonWords;
+import gastfreund.app.orders.Contact;
+import gastfreund.app.orders.Order;
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Note;
+import gastfreund.app.typed.MailAddress;
+import gastfreund.app.visits.Visits;
+import gastfreund.core.money.Money;
+import gastfreund.core.offers.AddOn;
+import gastfreund.core.offers.House;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.Answer;
+import gastfreund.core.time.Interval;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** The page on which a host books for a guest, from what was typed. */
+@Component
+class ByHandPages {
+
+    /** How guests come who do not book by themselves. */
+    private static final List<String> SOURCES = List.of("telephone", "walk-in", "mail", "desk");
+
+    private static final int MOST_EACH = 12;
+
+    private final ByHand byHand;
+    private final CatalogueService catalogues;
+    private final Clock clock;
+
+    ByHandPages(ByHand byHand, CatalogueService catalogues, Clock clock) {
+        this.byHand = byHand;
+        this.catalogues = catalogues;
+        this.clock = clock;
+    }
+
+    /**
+     * What was typed, and what that means.
+     *
+     * @param chosen null where nothing can be had
+     * @param basket in which it is held; empty: it is not
+     * @param wrong what is wrong, by fields
+     */
+    record State(
+            ByHandForm form,
+            Choice choice,
+            LocalDate day,
+            List<Answer.Entry> times,
+            ByHand.@Nullable Chosen chosen,
+            String basket,
+            Map<String, String> wrong) {
+
+        State held(String in) {
+            return new State(form, choice, day, times, chosen, in, wrong);
+        }
+
+        State wrong(Map<String, String> what) {
+            return new State(form, choice, day, times, chosen, basket, what);
+        }
+    }
+
+    /** @param order null where something is wrong, which the page says */
+    record Done(@Nullable Order order, @Nullable ByHandPage page) {}
+
+    private static boolean isAt(Offer offer, Catalogue catalogue) {
+        List<PlaceId> places = catalogue.house().placesOf(offer);
+        return places.isEmpty() || places.stream().anyMatch(p -> !Visits.isVisit(p, catalogue));
+    }
+
+    private List<Offer> offers(Catalogue catalogue) {
+        return catalogue.house().offers().stream()
+                .filter(o -> !catalogue.house().retired().offers().contains(o.id()))
+                .filter(o -> isAt(o, catalogue))
+                .toList();
+    }
+
+    private State state(ByHandForm form, Host host) {
+        Catalogue catalogue = catalogues.catalogue();
+        List<Offer> offers = offers(catalogue);
+        StaffId person = new StaffId(ByHandForm.said(form.staff()).isBlank() ? "-" : ByHandForm.said(form.staff()));
+        Offer offer = offers.stream()
+                .filter(o -> o.id().value().equals(form.offer()))
+                .findFirst()
+                .or(() -> offers.stream().filter(o -> o.servedBy(person)).findFirst())
+                .orElseGet(() -> offers.get(0));
+        Choice choice = Choice.of(catalogue.house(), offer, form.asked());
+        LocalDate today = catalogue.zone().dateOf(clock.instant());
+        LocalDate day = form.date()
+                .or(() -> form.near().isPresent()
+                        ? Optional.of(catalogue.zone().dateOf(form.near().getAsLong()))
+                        : Optional.empty())
+                .filter(d -> !d.isBefore(today.minusYears(1)) && d.isBefore(today.plusYears(3)))
+                .orElse(today);
+        String basket = ByHandForm.said(form.held());
+        List<Answer.Entry> times = byHand.times(choice, day, basket);
+        OptionalLong start = form.chosenStart();
+        ByHand.Chosen chosen = start.isPresent()
+                ? byHand.chosen(choice, times, start.getAsLong(), form.inSpite(), basket)
+                        .orElse(null)
+                : null;
+        if (chosen == null) {
+            chosen = nearest(times, form, day, today)
+                    .flatMap(e -> byHand.chosen(choice, times, e.time().start(), form.inSpite(), basket))
+                    .orElse(null);
+        }
+        return new State(form, choice, day, times, chosen, basket, Map.of());
+    }
+
+    /** The opening that lies nearest to what was asked for: a minute, now where it is today, or the first. */
+    private Optional<Answer.Entry> nearest(List<Answer.Entry> times, ByHandForm form, LocalDate day, LocalDate today) {
+        long now = clock.instant().getEpochSecond() / 60;
+        long from = form.near().orElse(day.equals(today) ? now : Long.MIN_VALUE);
+        Stream<Answer.Entry> open = times.stream().filter(Answer.Entry::isOpen);
+        return form.near().isPresent()
+                ? open.min(Comparator.comparingLong(e -> Math.abs(e.time().start() - from)))
+                : open.filter(e -> e.time().start() >= from).findFirst();
+    }
+
+    State begun(ByHandForm form, Host host) {
+        return state(form, host);
+    }
+
+    /** The same, with what is chosen held from now on. */
+    State held(ByHandForm form, Host host) {
+        State state = state(form, host);
+        ByHand.Chosen chosen = state.chosen();
+        if (chosen == null) {
+            byHand.release(state.basket());
+            return state;
+        }
+        return byHand.holds(state.basket(), state.choice(), chosen)
+                ? state
+                : state.held(byHand.hold(state.choice(), chosen, state.basket(), "desk-" + host.id()));
+    }
+
+    void leave(String basket) {
+        byHand.release(basket);
+    }
+
+    Done place(ByHandForm form, Host host, Formats f) {
+        State state = held(form, host);
+        Map<String, String> wrong = wrong(state, host, f);
+        ByHand.Chosen chosen = state.chosen();
+        if (!wrong.isEmpty() || chosen == null) {
+            return new Done(null, page(state.wrong(wrong), host, f));
+        }
+        Optional<Money> own = f.amount(ByHandForm.said(form.price()));
+        Contact contact = form.contact();
+        Optional<Order> order = byHand.book(new ByHand.Wish(
+                state.basket(),
+                contact,
+                SOURCES.contains(ByHandForm.said(form.source())) ? ByHandForm.said(form.source()) : SOURCES.get(0),
+                own.filter(p -> !p.equals(chosen.price())).orElse(null),
+                form.reason(),
+                ByHand.Way.of(form.way()),
+                form.tells() && !contact.email().isBlank(),
+                catalogues.catalogue().extras().manners().first(),
+                host.actor()));
+        return order.map(o -> new Done(o, null))
+                .orElseGet(() -> new Done(null, page(state.wrong(Map.of("start", f.text("byhand.gone"))), host, f)));
+    }
+
+    private static Map<String, String> wrong(State state, Host host, Formats f) {
+        Map<String, String> wrong = new HashMap<>();
+        ByHandForm form = state.form();
+        Contact contact = form.contact();
+        boolean link = ByHand.Way.of(form.way()) == ByHand.Way.LINK;
+        if (contact.name().isBlank()) {
+            wrong.put("name", f.text("byhand.noName"));
+        }
+        if (!contact.email().isBlank() && !MailAddress.isOne(contact.email())) {
+            wrong.put("email", f.text("checkout.email.wrong"));
+        } else if (contact.email().isBlank() && (link || form.tells())) {
+            wrong.put("email", f.text(link ? "byhand.linkNeedsMail" : "byhand.tellNeedsMail"));
+        }
+        if (state.chosen() == null) {
+            wrong.put("start", f.text("byhand.nothing"));
+        }
+        String typed = ByHandForm.said(form.price()).strip();
+        if (!typed.isEmpty()) {
+            Optional<Money> price = f.amount(typed);
+            if (price.isEmpty()) {
+                wrong.put("price", f.text("byhand.noAmount"));
+            } else if (state.chosen() != null
+                    && !price.get().equals(state.chosen().price())) {
+                boolean lower = price.get().compareTo(state.chosen().price()) < 0;
+                if (lower && !host.may(Right.GIVE_MONEY)) {
+                    wrong.put("price", f.text("byhand.mayNotLower"));
+                } else if (form.reason().isBlank()) {
+                    wrong.put("why", f.text("byhand.noReason"));
+                }
+            }
+        }
+        return wrong;
+    }
+
+    ByHandPage page(State state, Host host, Formats f) {
+        ByHand.Chosen chosen = state.chosen();
+        List<Field> who = new ArrayList<>();
+        ByHandForm form = state.form();
+        who.add(line("name", 120, form.name(), f.text("checkout.name"), state));
+        who.add(line("email", 254, form.email(), f.text("checkout.email"), state)
+                .with("inputmode", "email"));
+        who.add(line("phone", 60, form.phone(), f.text("checkout.phone"), state).with("inputmode", "tel"));
+        who.add(Field.text("notes", f.text("byhand.notes"), 2000).value(form.notes()));
+        who.add(Field.select(
+                        "source",
+                        f.text("byhand.source"),
+                        SOURCES.stream()
+                                .map(s -> Field.Option.of(s, f.text("byhand.source." + s)))
+                                .toList())
+                .value(ByHandForm.said(form.source())));
+        List<Field> money = new ArrayList<>();
+        money.add(Field.choice(
+                        "way",
+                        f.text("byhand.way"),
+                        Stream.of(ByHand.Way.values())
+                                .filter(w -> w != ByHand.Way.SPOT || host.may(Right.TAKE_MONEY))
+                                .map(w -> Field.Option.of(w.code(), f.text("byhand.way." + w.code())))
+                                .toList())
+                .value(ByHand.Way.of(form.way()).code()));
+        money.add(Field.amount("price", f.text("byhand.price"))
+                .value(form.price())
+                .help(f.text("byhand.priceHelp"))
+                .wrong(state.wrong().getOrDefault("price", "")));
+        money.add(line("why", 200, form.why(), f.text("byhand.why"), state));
+        money.add(Field.tick("tell", f.text("byhand.tell"), form.tells()));
+        return new ByHandPage(
+                state.wrong().isEmpty() ? List.of() : List.of(Note.warn(f.text("byhand.wrong"))),
+                what(state, f),
+                addOns(state, f),
+                List.of(Field.hidden("held", state.basket())),
+                who,
+                money,
+                chosen == null ? "" : title(state, chosen, f),
+                chosen == null ? "" : f.money(chosen.price()),
+                chosen == null || chosen.option().isOpen() ? "" : against(state, chosen, f),
+                byHand.heldUntil(state.basket()).orElse(null),
+                host.may(Right.SEE_ALL));
+    }
+
+    private static Field line(String name, int most, @Nullable String value, String label, State state) {
+        return Field.line(name, label, most)
+                .value(value)
+                .with("autocomplete", "off")
+                .wrong(state.wrong().getOrDefault(name, ""));
+    }
+
+    private String title(State state, ByHand.Chosen chosen, Formats f) {
+        String when = f.dayAndTimes(chosen.time());
+        String names = words(f).names(chosen.option().staff());
+        return names.isEmpty() ? when : f.text("move.with", when, names);
+    }
+
+    private ReasonWords words(Formats f) {
+        return new ReasonWords(catalogues.catalogue(), f);
+    }
+
+    private String against(State state, ByHand.Chosen chosen, Formats f) {
+        return said(state, chosen.option(), chosen.time(), f);
+    }
+
+    private String said(State state, Answer.Judged option, Interval time, Formats f) {
+        StringBuilder all = new StringBuilder();
+        option.reasons().forEach(r -> all.append(all.isEmpty() ? "" : " ")
+                .append(words(f).of(r, state.choice().offer(), time).whole()));
+        return all.toString();
+    }
+
+    private List<Field> what(State state, Formats f) {
+        Catalogue catalogue = catalogues.catalogue();
+        House house = catalogue.house();
+        Choice choice = state.choice();
+        Offer offer = choice.offer();
+        List<Field> what = new ArrayList<>();
+        what.add(Field.select(
+                        "offer",
+                        f.text("byhand.offer"),
+                        offers(catalogue).stream()
+                                .map(o -> Field.Option.of(o.id().value(), o.title()))
+                                .toList())
+                .value(offer.id().value()));
+        what.add(Field.select(
+                        "length",
+                        f.text("byhand.length"),
+                        offer.lengths().stream()
+                                .map(l -> Field.Option.of(l.id().value(), f.duration(l.minutes())))
+                                .toList())
+                .value(choice.length().id().value()));
+        what.add(Field.select(
+                        "units",
+                        f.text("byhand.units"),
+                        IntStream.rangeClosed(
+                                        choice.length().minUnits(),
+                                        Math.min(
+                                                choice.length().maxUnits(),
+                                                choice.length().minUnits() + MOST_EACH))
+                                .mapToObj(n -> Field.Option.of(Integer.toString(n), Integer.toString(n)))
+                                .toList())
+                .value(Integer.toString(choice.units())));
+        what.add(Field.line("party", f.text("byhand.party"), 3)
+                .with("type", "number")
+                .value(Integer.toString(choice.party())));
+        what.add(Field.select(
+                        "staff",
+                        f.text("byhand.staff"),
+                        Stream.concat(
+                                        Stream.of(Field.Option.of("", f.text("byhand.anyone"))),
+                                        house.staff().stream()
+                                                .filter(s -> offer.servedBy(s.id()))
+                                                .map(s -> Field.Option.of(s.id().value(), s.name())))
+                                .toList())
+                .value(choice.staff() == null ? "" : choice.staff().value()));
+        what.add(Field.select(
+                        "place",
+                        f.text("byhand.place"),
+                        house.placesOf(offer).stream()
+                                .filter(p -> !Visits.isVisit(p, catalogue))
+                                .map(p -> Field.Option.of(
+                                        p.value(), house.place(p).name()))
+                                .toList())
+                .value(choice.place() == null ? "" : choice.place().value()));
+        what.add(Field.date("day", f.text("byhand.day")).value(state.day().toString()));
+        what.add(Field.select("start", f.text("byhand.start"), starts(state, f))
+                .value(
+                        state.chosen() == null
+                                ? ""
+                                : Long.toString(state.chosen().time().start()))
+                .wrong(state.wrong().getOrDefault("start", "")));
+        what.add(Field.tick("spite", f.text("byhand.spite"), state.form().inSpite()));
+        return what;
+    }
+
+    private List<Field.Option> starts(State state, Formats f) {
+        List<Field.Option> starts = new ArrayList<>();
+        for (Answer.Entry entry : state.times()) {
+            String value = Long.toString(entry.time().start());
+            if (entry.isOpen()) {
+                Money price = entry.open().stream()
+                        .map(o -> o.opening().price())
+                        .min(Money::compareTo)
+                        .orElseThrow();
+                starts.add(Field.Option.of(value, f.times(entry.time()) + " · " + f.shortMoney(price)));
+            } else if (state.form().inSpite()) {
+                starts.add(Field.Option.of(
+                        value,
+                        f.times(entry.time()) + " · "
+                                + said(state, entry.options().get(0), entry.time(), f)));
+            }
+        }
+        if (starts.isEmpty()) {
+            starts.add(Field.Option.of("", f.text("byhand.nothing")));
+        }
+        return starts;
+    }
+
+    private static List<Field> addOns(State state, Formats f) {
+        List<Field> addOns = new ArrayList<>();
+        for (AddOn addOn : state.choice().offer().addOns()) {
+            int now = state.choice().addOns().getOrDefault(addOn.id(), 0);
+            addOns.add(Field.select(
+                            "add",
+                            addOn.title(),
+                            IntStream.rangeClosed(0, Math.min(addOn.max(), MOST_EACH))
+                                    .mapToObj(n -> Field.Option.of(addOn.id() + ":" + n, n == 0 ? "–" : n + " ×"))
+                                    .toList())
+                    .id("add-" + addOn.id())
+                    .value(addOn.id() + ":" + now));
+        }
+        return addOns;
+    }
+}

@@ -1,0 +1,200 @@
+package gastfreund.app.byhand;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gastfreund.app.HostBrowser;
+import gastfreund.app.journal.JournalEntry;
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrdersTest;
+import gastfreund.core.bookings.BookingStatus;
+import gastfreund.core.money.Money;
+import gastfreund.core.openings.Answer;
+import java.net.http.HttpResponse;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Bookings that hosts make. */
+class ByHandTest extends OrdersTest {
+
+    private static final Pattern HELD = Pattern.compile("name=\"held\" value=\"([\\w-]{22})\"");
+
+    @Autowired
+    private TransactionTemplate transaction;
+
+    private HostBrowser host;
+
+    @BeforeEach
+    void signIn() {
+        host = new HostBrowser(address(""), somebody());
+        host.signIn("okka@quillmere.example", "clay and water");
+    }
+
+    private Map<String, Object> form(Answer.Entry entry, String name) {
+        Map<String, Object> form = new HashMap<>();
+        form.put("offer", "private-lesson");
+        form.put("length", "60");
+        form.put("party", 1);
+        form.put("day", LocalDate.ofInstant(entry.time().startInstant(), ZoneId.of("Europe/Berlin")));
+        form.put("start", entry.time().start());
+        form.put("name", name);
+        form.put("source", "telephone");
+        form.put("way", "later");
+        return form;
+    }
+
+    private Order booked(Map<String, Object> form) {
+        HttpResponse<String> answer = host.post("/desk/book/place", form);
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(302);
+        assertThat(answer.headers().firstValue("Location").orElseThrow()).contains("&booked");
+        return orders.newest(1).get(0);
+    }
+
+    private String refused(Map<String, Object> form) {
+        HttpResponse<String> answer = host.post("/desk/book/place", form);
+        assertThat(answer.statusCode()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private static String held(HttpResponse<String> page) {
+        Matcher matcher = HELD.matcher(page.body());
+        return matcher.find() ? matcher.group(1) : "";
+    }
+
+    @Test
+    void itStandsAtOnceAndIsPaidWhenTheyCome() {
+        Answer.Entry entry = opening("private-lesson", "60", 1, 40);
+        Order order = booked(form(entry, "Anka Rehm"));
+        assertThat(order.contact().name()).isEqualTo("Anka Rehm");
+        assertThat(order.source()).isEqualTo("telephone");
+        assertThat(line(order).status()).isEqualTo(BookingStatus.CONFIRMED);
+        assertThat(line(order).time()).isEqualTo(entry.time());
+        assertThat(line(order).paid()).isEqualTo(Money.ZERO);
+        assertThat(line(order).unpaid()).isEqualTo(line(order).total());
+        assertThat(letters(order)).isEmpty();
+        assertThat(orders.journal(order)).extracting(JournalEntry::who).contains(HOST);
+        booksAgree(order);
+    }
+
+    @Test
+    void whatIsPaidOnTheSpotIsNotedAndAConfirmationGoesWhereItIsWanted() {
+        Map<String, Object> form = form(opening("private-lesson", "60", 1, 41), "Bo Tarn");
+        form.put("way", "spot");
+        form.put("email", "bo.tarn@post.example");
+        form.put("tell", "true");
+        Order order = booked(form);
+        assertThat(line(order).unpaid()).isEqualTo(Money.ZERO);
+        assertThat(letters(order)).contains("confirmation");
+        booksAgree(order);
+    }
+
+    @Test
+    void aPayLinkGoesByMailAtOnceAndOnce() {
+        Map<String, Object> form = form(opening("private-lesson", "60", 1, 42), "Cleo Wend");
+        form.put("way", "link");
+        assertThat(refused(form)).contains("The link goes by mail: please write an address.");
+        form.put("email", "cleo.wend@post.example");
+        Order order = booked(form);
+        assertThat(letters(order)).containsExactly("unpaid");
+        assertThat(line(order).open()).isEqualTo(line(order).total());
+        assertThat(get("/bookings/" + order.token()).body()).contains("/pay");
+    }
+
+    @Test
+    void anotherPriceNeedsAReasonAndALowerOneARight() {
+        Map<String, Object> form = form(opening("private-lesson", "60", 1, 43), "Doro Falk");
+        form.put("price", "20");
+        assertThat(refused(form)).contains("Please say why it is another price.", "Doro Falk");
+        form.put("why", "our neighbour");
+        Order order = booked(form);
+        assertThat(line(order).total()).isEqualTo(Money.ofMinor(2000));
+        assertThat(line(order).discount().isPositive()).isTrue();
+        assertThat(orders.journal(order)).extracting(JournalEntry::why).contains("by-hand: our neighbour");
+        booksAgree(order);
+        form = form(opening("private-lesson", "60", 1, 44), "Doro Falk");
+        form.put("price", "500");
+        form.put("why", "with supper");
+        Order dear = booked(form);
+        assertThat(line(dear).total()).isEqualTo(Money.ofMinor(50000));
+        assertThat(line(dear).covered()).isEqualTo(Money.ZERO);
+        booksAgree(dear);
+        form.put("price", "a lot");
+        assertThat(refused(form)).contains("Please write an amount");
+        form.remove("name");
+        assertThat(refused(form)).contains("Please write for whom it is.");
+    }
+
+    @Test
+    void thePlaceIsHeldWhileItIsWrittenAndGivenBackWhenItIsLeft() {
+        Answer.Entry entry = opening("private-lesson", "60", 1, 45);
+        Map<String, Object> form = form(entry, "Edda Wirth");
+        form.put("staff", entry.open().get(0).staff().get(0).value());
+        assertThat(held(host.get("/desk/book?offer=private-lesson&day=" + form.get("day"))))
+                .as("whoever only looks keeps nothing")
+                .isEmpty();
+        HttpResponse<String> page = host.post("/desk/book", form);
+        String basket = held(page);
+        assertThat(basket).isNotEmpty();
+        assertThat(page.body()).contains("while you write");
+        assertThat(holds(entry)).isEqualTo(1);
+        form.put("held", basket);
+        assertThat(held(host.post("/desk/book", form))).isEqualTo(basket);
+        assertThat(holds(entry)).as("the same place is not held twice").isEqualTo(1);
+        host.post("/desk/book/leave", Map.of("held", basket));
+        assertThat(holds(entry)).isZero();
+    }
+
+    private int holds(Answer.Entry entry) {
+        return jdbc.sql(
+                        "SELECT count(*) FROM bookings WHERE status = 'held' AND start_at = ? AND visitor LIKE 'desk-%'")
+                .param(entry.time().start() * 60)
+                .query(Integer.class)
+                .single();
+    }
+
+    @Test
+    void theHouseBooksInSpiteOfAReasonAndSeesTheClash() {
+        Answer.Entry entry = opening("private-lesson", "60", 1, 46);
+        Map<String, Object> form = form(entry, "Finn Auer");
+        long night = LocalDate.parse(form.get("day").toString())
+                        .atTime(7, 0)
+                        .atZone(ZoneId.of("Europe/Berlin"))
+                        .toEpochSecond()
+                / 60;
+        form.put("start", night);
+        form.put("spite", "true");
+        assertThat(host.post("/desk/book", form).body()).contains("This lies outside.");
+        Order order = booked(form);
+        assertThat(line(order).time().start()).isEqualTo(night);
+        assertThat(host.get("/desk?day=" + form.get("day")).body()).contains("no longer fit");
+    }
+
+    @Test
+    void guestsAreFoundByTheBeginningsOfWordsUntilTheyAreForgotten() {
+        Map<String, Object> form = form(opening("private-lesson", "60", 1, 47), "Gerlinde Österholt");
+        form.put("email", "gerlinde@post.example");
+        form.put("phone", "+49 40 7788 123");
+        Order order = booked(form);
+        for (String typed : new String[] {"öster", "oster ger", "gerlinde@post", "7788"}) {
+            assertThat(host.get("/desk/book/guests?q="
+                                    + typed.replace("ö", "%C3%B6").replace(" ", "+"))
+                            .body())
+                    .as(typed)
+                    .contains("gerlinde@post.example");
+        }
+        assertThat(host.get("/desk/book/guests?q=nobody").body()).isEqualTo("[]");
+        assertThat(host.get("/desk/book/guests?q=%22%20OR%20*").body()).isEqualTo("[]");
+        transaction.executeWithoutResult(
+                t -> jdbc.sql("UPDATE orders SET name = '–', email = '', phone = '' WHERE id = ?")
+                        .param(order.id())
+                        .update());
+        assertThat(host.get("/desk/book/guests?q=gerlinde").body()).isEqualTo("[]");
+    }
+}
