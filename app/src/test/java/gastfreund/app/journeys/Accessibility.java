@@ -82,6 +82,8 @@ abstract class Accessibility extends DemoHouseTest {
             page.navigate(address("/desk/orders"));
             assertThat(faults(page)).as("orders").isEmpty();
             for (String path : List.of(
+                    "/desk?span=3&state=requested",
+                    "/desk/book?offer=private-lesson&spite=true",
                     "/desk/ways",
                     "/desk/payments",
                     "/desk/orders/sources",

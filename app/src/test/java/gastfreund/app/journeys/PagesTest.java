@@ -99,6 +99,8 @@ class PagesTest extends DemoHouseTest {
                 jdbc.sql("SELECT max(number) FROM orders").query(Long.class).single();
         Map<String, String> desk = new LinkedHashMap<>();
         desk.put("board", "/desk");
+        desk.put("board-week", "/desk?span=7");
+        desk.put("by-hand", "/desk/book?offer=private-lesson&spite=true");
         desk.put("orders", "/desk/orders");
         desk.put("order", "/desk/orders/" + number);
         desk.put("payments", "/desk/payments");
