@@ -70,6 +70,7 @@ class ArchitectureTest {
             "bookingpage",
             "orderdesk",
             "guests",
+            "lists",
             "byhand",
             "board",
             "effects",

@@ -38,6 +38,7 @@ class BundlesTest {
     private static final Map<String, Set<String>> ENDINGS = new TreeMap<>();
 
     static {
+        ENDINGS.put("lists.money.", Set.of("open", "paid"));
         ENDINGS.put("byhand.source.", Set.of("telephone", "walk-in", "mail", "desk"));
         ENDINGS.put("byhand.way.", Set.of("later", "spot", "link"));
         ENDINGS.put("board.state.", Set.of("requested", "held", "unpaid", "clashing"));

@@ -65,11 +65,12 @@ class BoardAsking {
         List<Clash> clashes = Clashes.of(house, booked, first, last, now);
         Map<StaffId, List<BoardFacts.Start>> free = new HashMap<>();
         Map<OfferId, List<BoardFacts.Start>> sold = new HashMap<>();
-        for (Offer offer : catalogue.listed()) {
-            if (!offer.hasTimetable()) {
-                sold(house, booked, offer, first, last, now, free, sold);
-            }
-        }
+        // No offer's answer needs another's: every processor helps.
+        catalogue.listed().parallelStream()
+                .filter(o -> !o.hasTimetable())
+                .map(o -> new Asked(o, openings(house, booked, o, first, last, now)))
+                .toList()
+                .forEach(asked -> sort(asked, free, sold));
         return new BoardFacts(
                 busy(booked, around),
                 clashes,
@@ -93,24 +94,25 @@ class BoardAsking {
         return busy;
     }
 
-    /**
-     * The openings of an offer's first length for the fewest people, as guests find them; without those that are free only
-     * until a request is answered.
-     */
-    private static void sold(
-            House house,
-            Booked booked,
-            Offer offer,
-            LocalDate first,
-            LocalDate last,
-            Instant now,
-            Map<StaffId, List<BoardFacts.Start>> free,
-            Map<OfferId, List<BoardFacts.Start>> sold) {
+    private record Asked(Offer offer, List<Answer.Entry> openings) {}
+
+    /** The openings of an offer's first length for the fewest people, as guests find them. */
+    private static List<Answer.Entry> openings(
+            House house, Booked booked, Offer offer, LocalDate first, LocalDate last, Instant now) {
         Length length = offer.lengths().get(0);
-        Query query = Query.of(offer.id(), first, last, now)
-                .withLength(length.id(), length.minUnits())
-                .withParty(offer.party().min());
-        for (Answer.Entry entry : Openings.openings(house, booked, query).entries()) {
+        return Openings.openings(
+                        house,
+                        booked,
+                        Query.of(offer.id(), first, last, now)
+                                .withLength(length.id(), length.minUnits())
+                                .withParty(offer.party().min()))
+                .entries();
+    }
+
+    /** Whose time each opening is of; without those that are free only until a request is answered. */
+    private static void sort(
+            Asked asked, Map<StaffId, List<BoardFacts.Start>> free, Map<OfferId, List<BoardFacts.Start>> sold) {
+        for (Answer.Entry entry : asked.openings()) {
             for (Answer.Judged option : entry.options()) {
                 if (option.opening().contested()) {
                     continue;
@@ -118,7 +120,8 @@ class BoardAsking {
                 BoardFacts.Start start =
                         new BoardFacts.Start(entry.time(), option.opening().price());
                 if (option.staff().isEmpty()) {
-                    sold.computeIfAbsent(offer.id(), o -> new ArrayList<>()).add(start);
+                    sold.computeIfAbsent(asked.offer().id(), o -> new ArrayList<>())
+                            .add(start);
                 }
                 option.staff().forEach(s -> free.computeIfAbsent(s, p -> new ArrayList<>())
                         .add(start));

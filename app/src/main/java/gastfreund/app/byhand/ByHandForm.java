@@ -42,7 +42,7 @@ public record ByHandForm(
         @Nullable Boolean tell,
         @Nullable String held) {
 
-    private static final Pattern MINUTE = Pattern.compile("\\d{1,10}");
+    private static final Pattern MINUTE = Pattern.compile("\\d{1,10}+");
 
     boolean inSpite() {
         return spite != null && spite;

@@ -1,8 +1,7 @@
 package gastfreund.app.byhand;
 
-import java.util.Arrays;
+import gastfreund.app.orders.GuestWords;
 import java.util.List;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Finds guests by the beginnings of words, as somebody types. */
@@ -20,12 +19,8 @@ class KnownGuests {
 
     /** @param typed words of a name, an address or a number, in any order */
     List<KnownGuestStore.KnownGuest> find(String typed) {
-        List<String> words = Arrays.stream(typed.split("[^\\p{L}\\p{N}]+"))
-                .filter(w -> !w.isEmpty())
-                .toList();
-        if (words.stream().mapToInt(String::length).sum() < LEAST_LETTERS) {
-            return List.of();
-        }
-        return store.find(words.stream().map(w -> "\"" + w + "\"*").collect(Collectors.joining(" ")), MOST);
+        return typed.codePoints().filter(Character::isLetterOrDigit).count() < LEAST_LETTERS
+                ? List.of()
+                : store.find(GuestWords.match(typed), MOST);
     }
 }

@@ -1,12 +1,15 @@
 package gastfreund.app.calendars;
 
 import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
 
 /** The lines of an iCalendar file: escaped and folded as RFC 5545, 3.1 and 3.3.11, want it. */
 final class FileLines {
 
     /** The longest line in bytes, without what ends it. */
     private static final int LONGEST = 75;
+
+    private static final Pattern PLAIN = Pattern.compile("[^:;,]*+");
 
     private final StringBuilder text = new StringBuilder();
 
@@ -32,7 +35,7 @@ final class FileLines {
                 .replace("\"", "^'")
                 .replace("\r\n", "\n")
                 .replace("\n", "^n");
-        return safe.matches("[^:;,]*+") ? safe : '"' + safe + '"';
+        return PLAIN.matcher(safe).matches() ? safe : '"' + safe + '"';
     }
 
     private static String escaped(String value) {

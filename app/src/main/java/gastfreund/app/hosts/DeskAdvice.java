@@ -64,6 +64,10 @@ class DeskAdvice {
             return may(Right.FILES);
         }
 
+        public boolean seeAll() {
+            return may(Right.SEE_ALL);
+        }
+
         public boolean book() {
             return may(Right.BOOK);
         }

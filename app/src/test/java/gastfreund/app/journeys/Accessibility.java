@@ -84,6 +84,7 @@ abstract class Accessibility extends DemoHouseTest {
             for (String path : List.of(
                     "/desk?span=3&state=requested",
                     "/desk/book?offer=private-lesson&spite=true",
+                    "/desk/bookings",
                     "/desk/ways",
                     "/desk/payments",
                     "/desk/orders/sources",

@@ -100,6 +100,7 @@ class PagesTest extends DemoHouseTest {
         Map<String, String> desk = new LinkedHashMap<>();
         desk.put("board", "/desk");
         desk.put("board-week", "/desk?span=7");
+        desk.put("bookings", "/desk/bookings");
         desk.put("by-hand", "/desk/book?offer=private-lesson&spite=true");
         desk.put("orders", "/desk/orders");
         desk.put("order", "/desk/orders/" + number);

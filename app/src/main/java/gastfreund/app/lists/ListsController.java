@@ -1,0 +1,189 @@
+package gastfreund.app.lists;
+
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.hosts.Needs;
+import gastfreund.app.hosts.Right;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.openings.ReasonWords;
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Partial;
+import gastfreund.core.bookings.BookingStatus;
+import gastfreund.core.offers.House;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The list of bookings at the desk, which is filtered as somebody types. */
+@Controller
+class ListsController {
+
+    private static final Pattern CURSOR = Pattern.compile("(\\d{1,10})-([\\w-]{1,64})");
+
+    private final BookingLists lists;
+    private final CatalogueService catalogues;
+
+    ListsController(BookingLists lists, CatalogueService catalogues) {
+        this.lists = lists;
+        this.catalogues = catalogues;
+    }
+
+    /**
+     * What the list shows.
+     *
+     * @param sums what all of it comes to, in words
+     * @param more where the list goes on; empty: it does not
+     * @param files where it can be had as files
+     */
+    public record ListPage(
+            List<Field> filters, String sums, List<Row> rows, String more, boolean begins, List<Way> files) {}
+
+    /** @param sign the class of its sign */
+    public record Row(
+            String address,
+            String order,
+            String day,
+            String times,
+            String guest,
+            String reach,
+            String what,
+            String sign,
+            String state,
+            String total,
+            String open) {}
+
+    /** A way out. */
+    public record Way(String address, String words) {}
+
+    @Needs(Right.SEE_ALL)
+    @Partial("list")
+    @GetMapping("/desk/bookings")
+    String list(
+            @RequestParam(required = false) @Nullable String q,
+            @RequestParam(required = false) @Nullable String state,
+            @RequestParam(required = false) @Nullable String offer,
+            @RequestParam(required = false) @Nullable String person,
+            @RequestParam(required = false) @Nullable String place,
+            @RequestParam(required = false) @Nullable String source,
+            @RequestParam(required = false) @Nullable String money,
+            @RequestParam(required = false) @Nullable String from,
+            @RequestParam(required = false) @Nullable String to,
+            @RequestParam(defaultValue = "") String after,
+            Model model) {
+        BookingFilter filter =
+                new BookingFilter.Asked(q, state, offer, person, place, source, money, from, to).filter(lists.today());
+        Formats f = Formats.of(model);
+        var cursor = CURSOR.matcher(after);
+        boolean goesOn = cursor.matches();
+        List<ListedBooking> found =
+                lists.after(filter, goesOn ? Long.parseLong(cursor.group(1)) : 0, goesOn ? cursor.group(2) : "");
+        List<ListedBooking> shown = found.subList(0, Math.min(found.size(), BookingLists.PAGE));
+        model.addAttribute(
+                "page",
+                new ListPage(
+                        filters(filter, f),
+                        sums(lists.sums(filter), f),
+                        shown.stream().map(b -> row(b, f)).toList(),
+                        found.size() > shown.size() ? more(filter, shown.get(shown.size() - 1)) : "",
+                        !goesOn,
+                        List.of(
+                                new Way(filter.address("/desk/bookings.csv"), f.text("lists.csv")),
+                                new Way(filter.address("/desk/bookings.xlsx"), f.text("lists.xlsx")),
+                                new Way(filter.address("/desk/bookings.ics"), f.text("lists.ics")))));
+        return "lists/bookings";
+    }
+
+    private static String more(BookingFilter filter, ListedBooking last) {
+        return filter.address("/desk/bookings") + "&after=" + last.time().start() + "-" + last.id();
+    }
+
+    private static String sums(ListedBooking.Sums sums, Formats f) {
+        return f.text(
+                "lists.sums",
+                sums.bookings(),
+                sums.people(),
+                f.money(sums.total()),
+                f.money(sums.paid()),
+                f.money(sums.open()));
+    }
+
+    private Row row(ListedBooking booking, Formats f) {
+        Catalogue catalogue = catalogues.catalogue();
+        String names = new ReasonWords(catalogue, f).names(booking.staff());
+        String people = f.text("offer.people", booking.party());
+        return new Row(
+                "/desk?day=" + f.zone().dateOf(booking.time().start()) + "&booking=" + booking.id(),
+                Long.toString(booking.order()),
+                f.shortDay(f.zone().dateOf(booking.time().start())),
+                f.times(booking.time()),
+                booking.guest(),
+                Stream.of(booking.phone(), booking.email())
+                        .filter(s -> !s.isEmpty())
+                        .findFirst()
+                        .orElse(""),
+                catalogue.offer(booking.offer()).title() + " · " + people + (names.isEmpty() ? "" : " · " + names),
+                booking.status().code(),
+                f.text("status." + booking.status().code()),
+                f.money(booking.total()),
+                booking.open().isPositive() ? f.money(booking.open()) : "");
+    }
+
+    private List<Field> filters(BookingFilter filter, Formats f) {
+        House house = catalogues.catalogue().house();
+        List<Field> filters = new ArrayList<>();
+        filters.add(Field.line("q", f.text("lists.q"), 100).value(filter.q()).with("autocomplete", "off"));
+        filters.add(Field.date("from", f.text("lists.from")).value(filter.from().toString()));
+        filters.add(Field.date("to", f.text("lists.to")).value(filter.to().toString()));
+        filters.add(select(
+                "state",
+                f.text("lists.state"),
+                f.text("lists.any"),
+                Stream.of(BookingStatus.values())
+                        .filter(s -> s != BookingStatus.HELD)
+                        .map(s -> Field.Option.of(s.code(), f.text("status." + s.code()))),
+                filter.state()));
+        filters.add(select(
+                "offer",
+                f.text("lists.offer"),
+                f.text("lists.any"),
+                house.offers().stream().map(o -> Field.Option.of(o.id().value(), o.title())),
+                filter.offer()));
+        filters.add(select(
+                "person",
+                f.text("lists.person"),
+                f.text("lists.any"),
+                house.staff().stream().map(s -> Field.Option.of(s.id().value(), s.name())),
+                filter.person()));
+        filters.add(select(
+                "place",
+                f.text("lists.place"),
+                f.text("lists.any"),
+                house.places().stream().map(p -> Field.Option.of(p.id().value(), p.name())),
+                filter.place()));
+        filters.add(select(
+                "money",
+                f.text("lists.money"),
+                f.text("lists.any"),
+                BookingFilter.MONEY.stream().map(m -> Field.Option.of(m, f.text("lists.money." + m))),
+                filter.money()));
+        filters.add(Field.line("source", f.text("lists.source"), 60)
+                .value(filter.source())
+                .with("autocomplete", "off"));
+        return filters;
+    }
+
+    private static Field select(String name, String label, String any, Stream<Field.Option> options, String value) {
+        return Field.select(
+                        name,
+                        label,
+                        Stream.concat(Stream.of(Field.Option.of("", any)), options)
+                                .toList())
+                .value(value);
+    }
+}
