@@ -134,4 +134,17 @@ class BoardsTest extends OrdersTest {
                 .as("for hosts alone")
                 .isNotEqualTo(200);
     }
+
+    @Test
+    void whatIsCalledLikeAPartOfAMemberIsNobodys() {
+        for (String name : new String[] {"party.x", "staff.class"}) {
+            assertThat(get("/offers/private-lesson?party=1&" + name + "=1").statusCode())
+                    .as(name)
+                    .isEqualTo(200);
+            assertThat(host.get("/desk/book?offer=private-lesson&party=1&" + name + "=1")
+                            .statusCode())
+                    .as(name)
+                    .isEqualTo(200);
+        }
+    }
 }

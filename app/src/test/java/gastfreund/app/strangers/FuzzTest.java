@@ -28,6 +28,7 @@ import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.boot.test.system.CapturedOutput;
 import org.springframework.boot.test.system.OutputCaptureExtension;
 import org.springframework.core.env.Environment;
+import org.springframework.http.MediaType;
 import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.ContextConfiguration;
 import org.springframework.util.MultiValueMap;
@@ -75,8 +76,10 @@ class FuzzTest extends DemoHouseTest {
         List<FuzzRun.Door> doors = new ArrayList<>(FuzzRun.beside());
         mappings.getHandlerMethods().forEach((info, handler) -> {
             for (String pattern : new TreeSet<>(info.getPatternValues())) {
-                // Whoever signs out, or ends the session, finds nothing more.
-                if (!pattern.endsWith("/end-others") && !pattern.endsWith("/password")) {
+                // Whoever signs out, or ends the session, finds nothing more; a stream of events has no end.
+                boolean streams =
+                        info.getProducesCondition().getProducibleMediaTypes().contains(MediaType.TEXT_EVENT_STREAM);
+                if (!pattern.endsWith("/end-others") && !pattern.endsWith("/password") && !streams) {
                     List<String> methods = info.getMethodsCondition().getMethods().stream()
                             .map(RequestMethod::name)
                             .toList();
