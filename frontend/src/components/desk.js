@@ -1,6 +1,9 @@
 // The desk by keyboard: the arrows turn the days, T is today; links can have keys of their own.
 export const desk = () => ({
   keys: {
+    'data-x-on:click'(event) {
+      if (event.target.closest('[data-print]')) window.print();
+    },
     'data-x-on:keydown.window'(event) {
       this.key(event);
     },

@@ -86,7 +86,7 @@ export const finder = () => ({
     }
     this.asked += 1;
     this.list().hidden = true;
-    const next = this.$root.querySelector('#notes');
+    const next = this.$root.querySelector('#guest-notes');
     next.focus();
     // What was asked with less than this is no longer of use.
     next.dispatchEvent(new Event('input', { bubbles: true }));

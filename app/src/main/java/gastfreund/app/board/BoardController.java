@@ -230,7 +230,7 @@ class BoardController {
                 row.title(),
                 String.join(" · ", facts),
                 sum,
-                ways("/desk/orders/" + number, order.contact().mailto(), f));
+                ways("/desk/orders/" + number, session(line), order.contact().mailto(), f));
     }
 
     /** Why a booking no longer fits; empty: it does. */
@@ -242,10 +242,30 @@ class BoardController {
                 .orElse("");
     }
 
-    /** @param mail empty where the guest has no address */
-    private static List<SideSheet.Way> ways(String order, String mail, Formats f) {
-        SideSheet.Way open = new SideSheet.Way(order, f.text("board.openOrder"), true);
-        return mail.isEmpty() ? List.of(open) : List.of(open, new SideSheet.Way(mail, f.text("board.write"), false));
+    /** Where those stand who come to the same session; empty where nobody else can. */
+    private String session(OrderLine line) {
+        boolean shared = catalogues.catalogue().offer(line.offer()).sharing().shared();
+        return shared
+                ? "/desk/bookings/day?day="
+                        + catalogues.catalogue().zone().dateOf(line.time().start()) + "&offer=" + line.offer() + "&at="
+                        + line.time().start()
+                : "";
+    }
+
+    /**
+     * @param session empty where it is none that is shared
+     * @param mail empty where the guest has no address
+     */
+    private static List<SideSheet.Way> ways(String order, String session, String mail, Formats f) {
+        List<SideSheet.Way> ways = new ArrayList<>();
+        ways.add(new SideSheet.Way(order, f.text("board.openOrder"), true));
+        if (!session.isEmpty()) {
+            ways.add(new SideSheet.Way(session, f.text("lists.session"), false));
+        }
+        if (!mail.isEmpty()) {
+            ways.add(new SideSheet.Way(mail, f.text("board.write"), false));
+        }
+        return ways;
     }
 
     private static Optional<BoardBooking> drawn(String booking, Board board) {

@@ -71,7 +71,7 @@ class ByHandController {
     /** Guests who were here before, as JSON, for those who may see all of them. */
     @Needs(Right.SEE_ALL)
     @GetMapping("/guests")
-    ResponseEntity<List<KnownGuestStore.KnownGuest>> guests(@RequestParam(defaultValue = "") String q) {
+    ResponseEntity<List<KnownGuest>> guests(@RequestParam(defaultValue = "") String q) {
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).body(guests.find(q.length() > 100 ? "" : q));
     }
 }

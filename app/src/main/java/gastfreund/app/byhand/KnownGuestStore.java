@@ -10,9 +10,6 @@ class KnownGuestStore {
 
     private static final int LOOKED_AT = 400;
 
-    /** Somebody who has booked before, as they wrote themselves the last time. */
-    public record KnownGuest(String name, String email, String phone) {}
-
     private final JdbcClient jdbc;
 
     KnownGuestStore(JdbcClient jdbc) {

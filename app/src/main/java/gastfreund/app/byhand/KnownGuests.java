@@ -18,7 +18,7 @@ class KnownGuests {
     }
 
     /** @param typed words of a name, an address or a number, in any order */
-    List<KnownGuestStore.KnownGuest> find(String typed) {
+    List<KnownGuest> find(String typed) {
         return typed.codePoints().filter(Character::isLetterOrDigit).count() < LEAST_LETTERS
                 ? List.of()
                 : store.find(GuestWords.match(typed), MOST);

@@ -1,5 +1,6 @@
 package gastfreund.app.calendars;
 
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.time.Interval;
 import java.net.URI;
 import java.net.URISyntaxException;
@@ -35,7 +36,16 @@ public final class CalendarFile {
     public enum State {
         CONFIRMED,
         TENTATIVE,
-        CANCELLED
+        CANCELLED;
+
+        /** What a booking's status is for a calendar. */
+        public static State of(BookingStatus status) {
+            return switch (status) {
+                case REQUESTED, HELD -> TENTATIVE;
+                case CANCELLED, DECLINED, LAPSED -> CANCELLED;
+                case CONFIRMED, COMPLETED, NO_SHOW -> CONFIRMED;
+            };
+        }
     }
 
     /**

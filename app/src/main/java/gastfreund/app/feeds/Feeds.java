@@ -10,7 +10,6 @@ import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.openings.Slot;
 import gastfreund.app.pages.Address;
 import gastfreund.app.secrets.Tokens;
-import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
@@ -119,7 +118,7 @@ public class Feeds {
         return new CalendarFile.Event(
                 booked.id(),
                 booked.moves(),
-                state(booked.status()),
+                CalendarFile.State.of(booked.status()),
                 booked.time(),
                 title + " · " + (guest ? catalogue.house().name() : booked.guest()),
                 booked.place() == null
@@ -128,14 +127,6 @@ public class Feeds {
                 "",
                 guest ? "" : f.text("offer.people", booked.party()),
                 address.of(guest ? "/bookings/" + booked.token() : "/desk/orders/" + booked.number()));
-    }
-
-    private static CalendarFile.State state(BookingStatus status) {
-        return switch (status) {
-            case REQUESTED, HELD -> CalendarFile.State.TENTATIVE;
-            case CANCELLED, DECLINED, LAPSED -> CalendarFile.State.CANCELLED;
-            case CONFIRMED, COMPLETED, NO_SHOW -> CalendarFile.State.CONFIRMED;
-        };
     }
 
     private static String name(Feed feed, Catalogue catalogue) {

@@ -87,6 +87,11 @@ public record BookingFilter(
         }
     }
 
+    /** All that is booked on a day. */
+    static BookingFilter of(LocalDate day) {
+        return new BookingFilter("", "", "", "", "", "", "", day, day);
+    }
+
     /** The address of something that shows exactly this. */
     String address(String path) {
         UriComponentsBuilder uri = UriComponentsBuilder.fromPath(path);

@@ -1,7 +1,10 @@
 package gastfreund.app.lists;
 
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.orders.AnswerStore;
+import gastfreund.app.orders.GivenAnswer;
 import gastfreund.app.orders.GuestWords;
+import gastfreund.core.bookings.BookingId;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -18,11 +21,13 @@ public class BookingLists {
     static final int FILE = 50_000;
 
     private final ListStore store;
+    private final AnswerStore answers;
     private final CatalogueService catalogues;
     private final Clock clock;
 
-    BookingLists(ListStore store, CatalogueService catalogues, Clock clock) {
+    BookingLists(ListStore store, AnswerStore answers, CatalogueService catalogues, Clock clock) {
         this.store = store;
+        this.answers = answers;
         this.catalogues = catalogues;
         this.clock = clock;
     }
@@ -43,6 +48,11 @@ public class BookingLists {
 
     List<ListedBooking> all(BookingFilter filter) {
         return store.rows(filter, part(filter, 0, ""), FILE);
+    }
+
+    /** What its guest answered to the questions of its offer. */
+    List<GivenAnswer> answers(ListedBooking booking) {
+        return answers.of(new BookingId(booking.id()));
     }
 
     ListedBooking.Sums sums(BookingFilter filter) {

@@ -12,11 +12,11 @@ import gastfreund.app.pages.Table;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -24,7 +24,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 
 /** The list of bookings as files: exactly what the filter shows, all of it. */
 @Controller
@@ -65,41 +64,16 @@ class ListFiles {
 
     @Needs(Right.GUEST_DATA)
     @GetMapping("/desk/bookings.csv")
-    ResponseEntity<String> csv(
-            @RequestParam(required = false) @Nullable String q,
-            @RequestParam(required = false) @Nullable String state,
-            @RequestParam(required = false) @Nullable String offer,
-            @RequestParam(required = false) @Nullable String person,
-            @RequestParam(required = false) @Nullable String place,
-            @RequestParam(required = false) @Nullable String source,
-            @RequestParam(required = false) @Nullable String money,
-            @RequestParam(required = false) @Nullable String from,
-            @RequestParam(required = false) @Nullable String to,
-            Model model) {
+    ResponseEntity<String> csv(BookingFilter.Asked asked, Model model) {
         Formats f = Formats.of(model);
-        return Table.file(
-                "bookings.csv",
-                COLUMNS,
-                rows(new BookingFilter.Asked(q, state, offer, person, place, source, money, from, to), f));
+        return Table.file("bookings.csv", COLUMNS, rows(asked, f));
     }
 
     @Needs(Right.GUEST_DATA)
     @GetMapping("/desk/bookings.xlsx")
-    ResponseEntity<byte[]> xlsx(
-            @RequestParam(required = false) @Nullable String q,
-            @RequestParam(required = false) @Nullable String state,
-            @RequestParam(required = false) @Nullable String offer,
-            @RequestParam(required = false) @Nullable String person,
-            @RequestParam(required = false) @Nullable String place,
-            @RequestParam(required = false) @Nullable String source,
-            @RequestParam(required = false) @Nullable String money,
-            @RequestParam(required = false) @Nullable String from,
-            @RequestParam(required = false) @Nullable String to,
-            Model model)
-            throws IOException {
+    ResponseEntity<byte[]> xlsx(BookingFilter.Asked asked, Model model) throws IOException {
         Formats f = Formats.of(model);
-        List<List<String>> rows =
-                rows(new BookingFilter.Asked(q, state, offer, person, place, source, money, from, to), f);
+        List<List<String>> rows = rows(asked, f);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (Workbook book = new Workbook(out, "Gastfreund", "1.0")) {
             Worksheet sheet = book.newWorksheet(f.text("lists.title"));
@@ -125,25 +99,13 @@ class ListFiles {
 
     @Needs(Right.GUEST_DATA)
     @GetMapping("/desk/bookings.ics")
-    ResponseEntity<String> ics(
-            @RequestParam(required = false) @Nullable String q,
-            @RequestParam(required = false) @Nullable String state,
-            @RequestParam(required = false) @Nullable String offer,
-            @RequestParam(required = false) @Nullable String person,
-            @RequestParam(required = false) @Nullable String place,
-            @RequestParam(required = false) @Nullable String source,
-            @RequestParam(required = false) @Nullable String money,
-            @RequestParam(required = false) @Nullable String from,
-            @RequestParam(required = false) @Nullable String to) {
+    ResponseEntity<String> ics(BookingFilter.Asked asked) {
         Catalogue catalogue = catalogues.catalogue();
-        List<CalendarFile.Event> events = lists
-                .all(new BookingFilter.Asked(q, state, offer, person, place, source, money, from, to)
-                        .filter(lists.today()))
-                .stream()
+        List<CalendarFile.Event> events = lists.all(asked.filter(lists.today())).stream()
                 .map(b -> new CalendarFile.Event(
                         b.id(),
                         b.moves(),
-                        state(b),
+                        CalendarFile.State.of(b.status()),
                         b.time(),
                         catalogue.offer(b.offer()).title() + " · " + b.guest(),
                         b.place() == null
@@ -155,14 +117,6 @@ class ListFiles {
                 .toList();
         return file("bookings.ics", "text/calendar;charset=UTF-8")
                 .body(CalendarFile.of(events, catalogue.zone().id(), clock.instant(), CalendarFile.Cover.NONE));
-    }
-
-    private static CalendarFile.State state(ListedBooking booking) {
-        return switch (booking.status()) {
-            case REQUESTED, HELD -> CalendarFile.State.TENTATIVE;
-            case CANCELLED, DECLINED, LAPSED -> CalendarFile.State.CANCELLED;
-            case CONFIRMED, COMPLETED, NO_SHOW -> CalendarFile.State.CONFIRMED;
-        };
     }
 
     private static ResponseEntity.BodyBuilder file(String name, String type) {
@@ -199,7 +153,7 @@ class ListFiles {
                 .toList();
     }
 
-    private static String moment(java.time.Instant instant, Formats f) {
+    private static String moment(Instant instant, Formats f) {
         return instant.atZone(f.zone().id()).format(DateTimeFormatter.ISO_OFFSET_DATE_TIME);
     }
 }

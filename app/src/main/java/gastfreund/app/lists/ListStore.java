@@ -1,6 +1,7 @@
 package gastfreund.app.lists;
 
 import gastfreund.app.bookings.BookingStore;
+import gastfreund.app.bookings.Quantities;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
@@ -77,7 +78,7 @@ class ListStore {
         String after = part.afterId().isEmpty() ? "" : " AND (b.start_at > :afterStart OR b.id > :afterId)";
         return ask(
                         "SELECT b.status, b.moves, " + BookingStore.RESERVED
-                                + ", o.number, o.name, o.email, o.phone, o.source, l.total, l.paid, " + OPEN
+                                + ", o.number, o.name, o.email, o.phone, o.notes, o.source, l.total, l.paid, " + OPEN
                                 + " AS open"
                                 + where(filter, part) + after + " ORDER BY b.start_at, b.id LIMIT " + most,
                         filter,
@@ -115,6 +116,8 @@ class ListStore {
                 BookingStore.staff(row),
                 place == null ? null : new PlaceId(place),
                 row.getInt("moves"),
+                Quantities.read(row.getString("add_ons")),
+                row.getString("notes"),
                 row.getString("name"),
                 row.getString("email"),
                 row.getString("phone"),

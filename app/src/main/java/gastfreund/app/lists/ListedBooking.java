@@ -3,10 +3,12 @@ package gastfreund.app.lists;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
+import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.time.Interval;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param place null where the offer has none
  * @param moves how often it was moved
+ * @param notes what the guest wants the house to know
  * @param open what is still to be paid of it
  */
 record ListedBooking(
@@ -26,6 +29,8 @@ record ListedBooking(
         List<StaffId> staff,
         @Nullable PlaceId place,
         int moves,
+        Map<AddOnId, Integer> addOns,
+        String notes,
         String guest,
         String email,
         String phone,

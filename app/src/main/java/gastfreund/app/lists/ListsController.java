@@ -14,7 +14,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -64,20 +63,8 @@ class ListsController {
     @Needs(Right.SEE_ALL)
     @Partial("list")
     @GetMapping("/desk/bookings")
-    String list(
-            @RequestParam(required = false) @Nullable String q,
-            @RequestParam(required = false) @Nullable String state,
-            @RequestParam(required = false) @Nullable String offer,
-            @RequestParam(required = false) @Nullable String person,
-            @RequestParam(required = false) @Nullable String place,
-            @RequestParam(required = false) @Nullable String source,
-            @RequestParam(required = false) @Nullable String money,
-            @RequestParam(required = false) @Nullable String from,
-            @RequestParam(required = false) @Nullable String to,
-            @RequestParam(defaultValue = "") String after,
-            Model model) {
-        BookingFilter filter =
-                new BookingFilter.Asked(q, state, offer, person, place, source, money, from, to).filter(lists.today());
+    String list(BookingFilter.Asked asked, @RequestParam(defaultValue = "") String after, Model model) {
+        BookingFilter filter = asked.filter(lists.today());
         Formats f = Formats.of(model);
         var cursor = CURSOR.matcher(after);
         boolean goesOn = cursor.matches();

@@ -35,8 +35,10 @@ class MoveDeskController {
 
     private final Orders orders;
     private final MovePages pages;
+    private final MovePlaces places;
 
-    MoveDeskController(Orders orders, MovePages pages) {
+    MoveDeskController(Orders orders, MovePages pages, MovePlaces places) {
+        this.places = places;
         this.orders = orders;
         this.pages = pages;
     }
@@ -57,7 +59,7 @@ class MoveDeskController {
     /** Where else it could be on some days, and why not there, as JSON. */
     @Needs(Right.MOVE)
     @GetMapping("/places")
-    ResponseEntity<MovePages.Places> places(
+    ResponseEntity<MovePlaces.Places> places(
             @PathVariable long number,
             @PathVariable BookingId booking,
             @RequestParam LocalDate from,
@@ -68,7 +70,7 @@ class MoveDeskController {
         }
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
-                .body(pages.places(side(number, booking, ""), from, to, Formats.of(model)));
+                .body(places.places(side(number, booking, ""), from, to, Formats.of(model)));
     }
 
     @Needs(Right.MOVE)

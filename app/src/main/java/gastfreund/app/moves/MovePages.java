@@ -1,6 +1,5 @@
 package gastfreund.app.moves;
 
-import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.journal.Actor;
@@ -8,7 +7,6 @@ import gastfreund.app.languages.Formats;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.Panel;
 import gastfreund.app.openings.PanelService;
-import gastfreund.app.openings.ReasonWords;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
@@ -18,21 +16,13 @@ import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Rung;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.Audience;
-import gastfreund.core.hours.OfferId;
-import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.StaffId;
-import gastfreund.core.openings.Answer;
-import gastfreund.core.openings.Reason;
 import gastfreund.core.time.Interval;
-import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -115,10 +105,10 @@ class MovePages {
     private final OrderRows rows;
     private final Moves moves;
     private final PanelService panels;
-    private final CatalogueService catalogues;
+    private final MovePlaces places;
 
-    MovePages(OrderRows rows, Moves moves, PanelService panels, CatalogueService catalogues) {
-        this.catalogues = catalogues;
+    MovePages(OrderRows rows, Moves moves, PanelService panels, MovePlaces places) {
+        this.places = places;
         this.rows = rows;
         this.moves = moves;
         this.panels = panels;
@@ -214,11 +204,7 @@ class MovePages {
     /** With the names of those who serve, where it matters who does. */
     private String when(Interval time, List<StaffId> staff, Moves.Target target, Formats f) {
         String when = f.dayAndTimes(time);
-        return target.person() == null || staff.isEmpty() ? when : f.text("move.with", when, words(f).names(staff));
-    }
-
-    private ReasonWords words(Formats f) {
-        return new ReasonWords(catalogues.catalogue(), f);
+        return target.person() == null || staff.isEmpty() ? when : f.text("move.with", when, places.names(staff, f));
     }
 
     private List<Note> notes(OrderLine line, Moves.Proposal proposal, boolean stays, Formats f) {
@@ -227,68 +213,12 @@ class MovePages {
             notes.add(new Note(
                     Note.Kind.WARN,
                     f.text("move.inSpite"),
-                    against(line.offer(), proposal.option().reasons(), proposal.time(), f)));
+                    places.against(line.offer(), proposal.option().reasons(), proposal.time(), f)));
         }
         if (stays) {
             notes.add(Note.done(f.text("move.pricesStay", f.money(line.total()))));
         }
         return notes;
-    }
-
-    /** What stands against a time, in words. */
-    private String against(OfferId offer, List<Reason> reasons, Interval time, Formats f) {
-        Offer of = catalogues.catalogue().offer(offer);
-        return reasons.stream().map(r -> words(f).of(r, of, time).whole()).collect(Collectors.joining(" "));
-    }
-
-    /**
-     * Where else a booking could be.
-     *
-     * @param minutes how long it takes
-     * @param lanes of people, or of its offer where nobody serves it
-     * @param words what can be said of places
-     * @param places each with its start, the index of its lane, whether it is free, and the index of its words
-     */
-    public record Places(long minutes, List<String> lanes, List<String> words, List<List<Long>> places) {}
-
-    /** Where else a booking could be from one date to another, and why not there. */
-    Places places(Side side, LocalDate from, LocalDate to, Formats f) {
-        OrderLine line = side.line();
-        Map<String, Integer> lanes = new LinkedHashMap<>();
-        Map<String, Integer> words = new LinkedHashMap<>();
-        List<List<Long>> places = new ArrayList<>();
-        for (Answer.Entry entry : moves.places(side.order(), line, from, to)) {
-            Map<String, Answer.Judged> best = new LinkedHashMap<>();
-            for (Answer.Judged option : entry.options()) {
-                List<String> in = option.staff().isEmpty()
-                        ? List.of("offer:" + line.offer())
-                        : option.staff().stream().map(s -> "person:" + s).toList();
-                in.forEach(lane -> best.merge(lane, option, (a, b) -> a.isOpen() ? a : b));
-            }
-            best.forEach((lane, option) -> places.add(
-                    List.of(entry.time().start(), (long) index(lanes, lane), option.isOpen() ? 1L : 0L, (long)
-                            index(words, said(line, entry.time(), option, f)))));
-        }
-        return new Places(
-                line.time().length().count(), List.copyOf(lanes.keySet()), List.copyOf(words.keySet()), places);
-    }
-
-    private static int index(Map<String, Integer> of, String one) {
-        return of.computeIfAbsent(one, o -> of.size());
-    }
-
-    private String said(OrderLine line, Interval time, Answer.Judged option, Formats f) {
-        if (!option.isOpen()) {
-            return against(line.offer(), option.reasons(), time, f);
-        }
-        Money price = option.opening().price().minus(line.discount()).notBelowZero();
-        if (line.covered().isPositive() || price.equals(line.total())) {
-            return f.text("move.samePrice");
-        }
-        boolean less = price.compareTo(line.total()) < 0;
-        return less
-                ? f.text("move.less", f.money(line.total().minus(price)))
-                : f.text("move.dearer", f.money(price.minus(line.total())));
     }
 
     private static List<Rung> sum(OrderLine line, Moves.Proposal proposal, Formats f) {

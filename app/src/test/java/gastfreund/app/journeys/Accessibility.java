@@ -85,6 +85,7 @@ abstract class Accessibility extends DemoHouseTest {
                     "/desk?span=3&state=requested",
                     "/desk/book?offer=private-lesson&spite=true",
                     "/desk/bookings",
+                    "/desk/bookings/day",
                     "/desk/ways",
                     "/desk/payments",
                     "/desk/orders/sources",

@@ -101,6 +101,7 @@ class PagesTest extends DemoHouseTest {
         desk.put("board", "/desk");
         desk.put("board-week", "/desk?span=7");
         desk.put("bookings", "/desk/bookings");
+        desk.put("day", "/desk/bookings/day");
         desk.put("by-hand", "/desk/book?offer=private-lesson&spite=true");
         desk.put("orders", "/desk/orders");
         desk.put("order", "/desk/orders/" + number);

@@ -143,4 +143,19 @@ class ListsTest extends OrdersTest {
         assertThat(calendar.getComponents(Component.VEVENT)).hasSameSizeAs(shown);
         assertThat(get("/desk/bookings.csv").statusCode()).isNotEqualTo(200);
     }
+
+    @Test
+    void whoComesStandsByWhoServesThemAndToOneSession() {
+        Order order = paid("private-lesson", "60", 26, "WORKS");
+        LocalDate day = LocalDate.ofInstant(line(order).time().startInstant(), java.time.ZoneId.of("Europe/Berlin"));
+        String page = host.get("/desk/bookings/day?day=" + day).body();
+        String person = line(order).sold().staff().values().iterator().next();
+        assertThat(page.substring(page.indexOf("<span>" + person + "</span>"))).contains("Wenke Farrow");
+        assertThat(page).contains("/desk/orders/" + order.number());
+        String session = "/desk/bookings/day?day=" + day + "&offer=private-lesson&at="
+                + line(order).time().start();
+        assertThat(host.get(session).body()).contains("Wenke Farrow");
+        assertThat(host.get(session + "1").body()).contains("Nobody comes on that day.");
+        assertThat(host.get("/desk/bookings/day?day=never").statusCode()).isEqualTo(200);
+    }
 }
