@@ -5,7 +5,6 @@ import gastfreund.app.bookings.Hold;
 import gastfreund.app.bookings.Reserved;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.openings.AddOnStock;
-import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
 import gastfreund.app.secrets.Tokens;
 import gastfreund.app.sources.Sightings;
@@ -106,7 +105,8 @@ class Holds {
         if (isDearer(option, request)) {
             return new Kept.Dearer();
         }
-        Reserved reserved = reserved(new BookingId(tokens.next()), request.choice(), entry.get(), option);
+        Reserved reserved = request.choice()
+                .reserved(new BookingId(tokens.next()), entry.get().time(), option);
         if (!stock.isEnough(reserved, now)) {
             return new Kept.SoldOut();
         }
@@ -165,7 +165,7 @@ class Holds {
         if (isDearer(option, request)) {
             return new Kept.Dearer();
         }
-        Reserved reserved = reserved(line.id(), request.choice(), entry.get(), option);
+        Reserved reserved = request.choice().reserved(line.id(), entry.get().time(), option);
         if (!stock.isEnough(reserved, now)) {
             return new Kept.SoldOut();
         }
@@ -189,19 +189,6 @@ class Holds {
 
     private Duration holdTime() {
         return Duration.ofMinutes(catalogues.catalogue().holdMinutes());
-    }
-
-    private static Reserved reserved(BookingId id, Choice choice, Answer.Entry entry, Answer.Judged option) {
-        return new Reserved(
-                id,
-                choice.offer().id(),
-                entry.time(),
-                option.place(),
-                choice.length().id(),
-                choice.units(),
-                choice.party(),
-                choice.addOns(),
-                option.staff());
     }
 
     /** How many places a visitor keeps without having paid. */

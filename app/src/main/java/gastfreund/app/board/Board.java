@@ -3,6 +3,8 @@ package gastfreund.app.board;
 import gastfreund.core.time.Interval;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -29,7 +31,7 @@ public record Board(
     public String columns() {
         return days.stream()
                 .map(d -> d.shown().start() + " " + d.shown().end() + " " + d.x() + " " + d.end())
-                .collect(java.util.stream.Collectors.joining(";"))
+                .collect(Collectors.joining(";"))
                 .replace("%", "");
     }
 
@@ -60,7 +62,7 @@ public record Board(
 
         /** The name in pages. */
         public String code() {
-            return name().toLowerCase(java.util.Locale.ROOT);
+            return name().toLowerCase(Locale.ROOT);
         }
     }
 

@@ -15,10 +15,10 @@ import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Rung;
 import gastfreund.app.pages.SideSheet;
+import gastfreund.app.typed.GivenDate;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.offers.House;
 import java.time.Clock;
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -85,7 +85,7 @@ class BoardController {
             @RequestParam(required = false) @Nullable String booked,
             Model model) {
         LocalDate today = boards.today();
-        LocalDate first = parse(day)
+        LocalDate first = GivenDate.of(day)
                 .filter(d -> d.isAfter(today.minusYears(5)) && d.isBefore(today.plusYears(5)))
                 .orElse(today);
         BoardView view = new BoardView(
@@ -274,13 +274,5 @@ class BoardController {
                 .map(Board.Block::booking)
                 .filter(b -> b.id().equals(booking))
                 .findFirst();
-    }
-
-    private static Optional<LocalDate> parse(@Nullable String day) {
-        try {
-            return Optional.ofNullable(day).map(LocalDate::parse);
-        } catch (DateTimeException e) {
-            return Optional.empty();
-        }
     }
 }

@@ -3,6 +3,7 @@ package gastfreund.app.board;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pages.SideSheet;
+import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -51,7 +52,7 @@ public record BoardPage(
     }
 
     /** Where a day of the ruler leads. */
-    public String on(java.time.LocalDate day) {
+    public String on(LocalDate day) {
         return view.on(day).address();
     }
 }

@@ -159,46 +159,20 @@ public class ByHand {
                 .findFirst()
                 .map(e -> {
                     Answer.Judged option = e.isOpen()
-                            ? openings.assigned(catalogue.house(), query(choice, day, basket), open(e))
+                            ? openings.assigned(catalogue.house(), query(choice, day, basket), e)
                             : e.options().get(0);
                     return new Chosen(
                             e.time(),
                             option,
-                            line(choice, e.time(), option).price().amount());
+                            choice.line(start, option, clock.instant(), catalogue.zone())
+                                    .price()
+                                    .amount());
                 });
-    }
-
-    /** The entry with its openings alone, as guests get it. */
-    private static Answer.Entry open(Answer.Entry entry) {
-        return new Answer.Entry(entry.time(), entry.open());
-    }
-
-    private Line line(Choice choice, Interval time, Answer.Judged option) {
-        return new Line(
-                choice.offer(),
-                choice.length(),
-                choice.units(),
-                choice.party(),
-                choice.addOns(),
-                time.start(),
-                option.staff(),
-                option.place(),
-                clock.instant(),
-                catalogues.catalogue().zone());
     }
 
     /** Holds what is chosen while the rest is written; the basket. */
     public String hold(Choice choice, Chosen chosen, String basket, String who) {
-        Reserved reserved = new Reserved(
-                new BookingId(tokens.next()),
-                choice.offer().id(),
-                chosen.time(),
-                chosen.option().place(),
-                choice.length().id(),
-                choice.units(),
-                choice.party(),
-                choice.addOns(),
-                chosen.option().staff());
+        Reserved reserved = choice.reserved(new BookingId(tokens.next()), chosen.time(), chosen.option());
         return holds.hold(basket, reserved, who);
     }
 

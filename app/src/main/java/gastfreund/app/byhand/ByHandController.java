@@ -33,7 +33,7 @@ class ByHandController {
     @Needs(Right.BOOK)
     @GetMapping
     String page(ByHandForm form, Host host, Model model) {
-        model.addAttribute("page", pages.page(pages.begun(form, host), host, Formats.of(model)));
+        model.addAttribute("page", pages.page(pages.state(form), host, Formats.of(model)));
         return "byhand/book";
     }
 

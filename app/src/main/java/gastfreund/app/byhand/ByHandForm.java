@@ -2,8 +2,8 @@ package gastfreund.app.byhand;
 
 import gastfreund.app.openings.Choice;
 import gastfreund.app.orders.Contact;
+import gastfreund.app.typed.GivenDate;
 import gastfreund.app.typed.Written;
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -57,11 +57,7 @@ public record ByHandForm(
     }
 
     Optional<LocalDate> date() {
-        try {
-            return Optional.ofNullable(day).filter(d -> !d.isBlank()).map(LocalDate::parse);
-        } catch (DateTimeException e) {
-            return Optional.empty();
-        }
+        return GivenDate.of(day);
     }
 
     private static OptionalLong minute(@Nullable String text) {

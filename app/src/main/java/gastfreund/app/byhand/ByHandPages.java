@@ -74,7 +74,8 @@ class ByHandPages {
     /** @param order null where something is wrong, which the page says */
     record Done(@Nullable Order order, @Nullable ByHandPage page) {}
 
-    private State state(ByHandForm form, Host host) {
+    /** What was typed means; nothing is held by it. */
+    State state(ByHandForm form) {
         Catalogue catalogue = catalogues.catalogue();
         List<Offer> offers = ByHandFields.offers(catalogue);
         StaffId person = new StaffId(ByHandForm.said(form.staff()).isBlank() ? "-" : ByHandForm.said(form.staff()));
@@ -116,13 +117,9 @@ class ByHandPages {
                 : open.filter(e -> e.time().start() >= from).findFirst();
     }
 
-    State begun(ByHandForm form, Host host) {
-        return state(form, host);
-    }
-
     /** The same, with what is chosen held from now on. */
     State held(ByHandForm form, Host host) {
-        State state = state(form, host);
+        State state = state(form);
         ByHand.Chosen chosen = state.chosen();
         if (chosen == null) {
             byHand.release(state.basket());

@@ -1,10 +1,11 @@
 package gastfreund.app.lists;
 
+import gastfreund.app.typed.GivenDate;
 import gastfreund.core.bookings.BookingStatus;
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriComponentsBuilder;
 
@@ -78,13 +79,13 @@ public record BookingFilter(
         }
 
         private static LocalDate date(@Nullable String text, LocalDate otherwise) {
-            try {
-                LocalDate date = text == null || text.isBlank() ? otherwise : LocalDate.parse(text.strip());
-                return date.getYear() < 1970 || date.getYear() > 2200 ? otherwise : date;
-            } catch (DateTimeException e) {
-                return otherwise;
-            }
+            return given(text == null ? null : text.strip()).orElse(otherwise);
         }
+    }
+
+    /** A date that an address says; empty where it says none, or one that no house lives to see. */
+    static Optional<LocalDate> given(@Nullable String text) {
+        return GivenDate.of(text).filter(d -> d.getYear() >= 1970 && d.getYear() <= 2200);
     }
 
     /** All that is booked on a day. */

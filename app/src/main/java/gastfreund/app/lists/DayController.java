@@ -11,7 +11,6 @@ import gastfreund.app.orders.Sight;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Staff;
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -77,7 +76,7 @@ class DayController {
             Model model) {
         Formats f = Formats.of(model);
         Catalogue catalogue = catalogues.catalogue();
-        LocalDate date = date(day);
+        LocalDate date = BookingFilter.given(day).orElseGet(lists::today);
         List<ListedBooking> come = lists.all(BookingFilter.of(date)).stream()
                 .filter(b -> COME.contains(b.status()))
                 .filter(b -> sight.sees(host, b.offer(), b.staff()))
@@ -107,15 +106,6 @@ class DayController {
                         "/desk/bookings/day?day=" + date.plusDays(1),
                         groups));
         return "lists/day";
-    }
-
-    private LocalDate date(@Nullable String day) {
-        try {
-            LocalDate date = day == null ? lists.today() : LocalDate.parse(day);
-            return date.getYear() < 1970 || date.getYear() > 2200 ? lists.today() : date;
-        } catch (DateTimeException e) {
-            return lists.today();
-        }
     }
 
     private void add(List<Group> groups, String name, Stream<ListedBooking> bookings, Formats f) {

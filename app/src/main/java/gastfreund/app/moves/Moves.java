@@ -21,7 +21,6 @@ import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;
-import gastfreund.core.offers.Line;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
@@ -209,17 +208,7 @@ public class Moves {
     private Money price(Choice choice, long start, Answer.Judged option, Instant now) {
         return option.isOpen()
                 ? option.opening().price()
-                : new Line(
-                                choice.offer(),
-                                choice.length(),
-                                choice.units(),
-                                choice.party(),
-                                choice.addOns(),
-                                start,
-                                option.staff(),
-                                option.place(),
-                                now,
-                                catalogues.catalogue().zone())
+                : choice.line(start, option, now, catalogues.catalogue().zone())
                         .price()
                         .amount();
     }

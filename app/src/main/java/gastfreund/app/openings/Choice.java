@@ -1,17 +1,22 @@
 package gastfreund.app.openings;
 
 import gastfreund.app.bookings.Quantities;
+import gastfreund.app.bookings.Reserved;
+import gastfreund.app.typed.GivenDate;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.LengthId;
+import gastfreund.core.offers.Line;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
+import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Query;
-import java.time.DateTimeException;
+import gastfreund.core.time.HouseZone;
+import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -142,11 +147,7 @@ public record Choice(
     }
 
     private static @Nullable LocalDate date(@Nullable String text) {
-        try {
-            return text == null || text.isBlank() ? null : LocalDate.parse(text);
-        } catch (DateTimeException e) {
-            return null;
-        }
+        return GivenDate.of(text).orElse(null);
     }
 
     /**
@@ -170,6 +171,16 @@ public record Choice(
                 .withPlace(place)
                 .without(moving == null ? Set.of() : Set.of(moving.booking()))
                 .askedBy(moving == null ? Audience.GUEST : moving.by());
+    }
+
+    /** What it would be sold as at a start, with whom and where an option has it. */
+    public Line line(long start, Answer.Judged option, Instant now, HouseZone zone) {
+        return new Line(offer, length, units, party, addOns, start, option.staff(), option.place(), now, zone);
+    }
+
+    /** What a booking of it takes. */
+    public Reserved reserved(BookingId id, Interval time, Answer.Judged option) {
+        return new Reserved(id, offer.id(), time, option.place(), length.id(), units, party, addOns, option.staff());
     }
 
     /** The choice of another time for a booking. */

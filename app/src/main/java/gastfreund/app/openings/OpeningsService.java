@@ -51,10 +51,18 @@ public class OpeningsService {
         return Openings.explain(house, booked(house, query), query);
     }
 
-    /** Who serves whoever names nobody at an opening; asked inside the transaction that takes it. */
+    /**
+     * Who serves whoever names nobody at an opening; asked inside the transaction that takes it.
+     *
+     * @param entry at least one of its options is open; the others do not count
+     */
     public Answer.Judged assigned(House house, Query query, Answer.Entry entry) {
         Interval week = Assignment.week(house, entry.time().start());
-        return Assignment.of(house, reading.of(() -> store.touching(week, query.now())), query, entry);
+        return Assignment.of(
+                house,
+                reading.of(() -> store.touching(week, query.now())),
+                query,
+                new Answer.Entry(entry.time(), entry.open()));
     }
 
     private House house() {

@@ -105,6 +105,24 @@ class TargetsTest extends OrdersTest {
     }
 
     @Test
+    void whoServesWhoeverNamesNobodyIsFreeAlsoWhereReasonsMayBeOverruled() {
+        Order order = paid("private-lesson", "60", 24, "WORKS");
+        Answer.Entry mixed = moves
+                .places(now(order), line(order), date(order), date(order).plusDays(6))
+                .stream()
+                .filter(e -> e.isOpen() && e.open().size() < e.options().size())
+                .filter(e -> e.time().start() != line(order).time().start())
+                .findFirst()
+                .orElseThrow();
+        Moves.Target target = new Moves.Target(null, true);
+        assertThat(moves.proposal(now(order), line(order), mixed.time().start(), target, Audience.DESK)
+                        .orElseThrow()
+                        .option()
+                        .isOpen())
+                .isTrue();
+    }
+
+    @Test
     void aMoveIsTakenBackWithItsLettersAsLongAsTheyHaveNotGone() {
         Order order = paid("private-lesson", "60", 20, "WORKS");
         long before = line(order).time().start();
