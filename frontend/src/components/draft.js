@@ -1,5 +1,6 @@
 import { grips } from '../grips.js';
 import { isLeaving } from '../leaving.js';
+import { oneAtATime } from '../turns.js';
 import { typedBefore } from '../typed.js';
 
 // A page whose form is a draft: it is kept as it is typed, and what it does is asked a moment after the last change. What is
@@ -37,6 +38,7 @@ export const draft = () => ({
   },
 
   init() {
+    this.inTurn = oneAtATime(() => this.send());
     if (typedBefore(this.$root.querySelector('#one'))) this.ask();
   },
 
@@ -71,7 +73,7 @@ export const draft = () => ({
     // What is on its way says nothing of this change, and would take it back.
     this.asked += 1;
     clearTimeout(this.timer);
-    this.timer = setTimeout(() => this.send(), 250);
+    this.timer = setTimeout(() => this.inTurn(), 250);
   },
 
   async send() {

@@ -1,4 +1,5 @@
 import { isLeaving } from '../leaving.js';
+import { oneAtATime } from '../turns.js';
 import { typedBefore } from '../typed.js';
 
 // The week of somebody's hours. What counts are the figures at the right of each day: whatever is drawn is written there,
@@ -75,6 +76,7 @@ export const hours = () => ({
   },
 
   init() {
+    this.inTurn = oneAtATime(() => this.send());
     if (typedBefore(this.$root.querySelector('#week'))) this.ask(0);
     this.$root.querySelector('#whom').addEventListener('close', () => this.chosen());
     this.$root.querySelector('#whom').addEventListener('change', () => this.choose());
@@ -330,7 +332,7 @@ export const hours = () => ({
     // What is on its way says nothing of this change, and would take it back.
     this.asked += 1;
     clearTimeout(this.timer);
-    this.timer = setTimeout(() => this.send(), pause);
+    this.timer = setTimeout(() => this.inTurn(), pause);
   },
 
   async send() {

@@ -135,6 +135,32 @@ class HoursTest extends Journey {
         page.unroute(scripts, held);
     }
 
+    /** Two changes on their way could overtake one another, and the older one would be what is kept. */
+    @Test
+    void whatIsChangedWhileAnAnswerIsOnItsWayIsAskedAfterIt() {
+        open(true, 1280);
+        openHours("staff/jonte");
+        List<Route> held = new ArrayList<>();
+        Consumer<Route> hold = held::add;
+        Pattern week = Pattern.compile("/desk/hours/staff/jonte$");
+        page.route(week, hold);
+        page.locator("#lane-wed").focus();
+        Keyboard keys = page.keyboard();
+        keys.press("ArrowRight");
+        keys.press("Enter");
+        page.waitForCondition(() -> held.size() == 1);
+        keys.press("ArrowDown");
+        keys.press("ArrowRight");
+        keys.press("Enter");
+        page.evaluate("() => new Promise(done => setTimeout(done, 0))");
+        assertThat(held).hasSize(1);
+        page.unroute(week, hold);
+        held.get(0).resume();
+        assertThat(effect()).containsText("Thursday: ");
+        button("Back to as it was").click();
+        assertThat(page.getByText("It is as it was.")).isVisible();
+    }
+
     @Test
     void byKeyboardAlone() {
         open(true, 1280);
