@@ -14,13 +14,14 @@ import { hours } from './components/hours.js';
 import { ordered } from './components/ordered.js';
 import { panel } from './components/panel.js';
 import { picks } from './components/picks.js';
+import { waits } from './components/waits.js';
 
 document.addEventListener('alpine:init', () => {
   const { Alpine } = window;
 
   // Its attributes are data of our own, so that a page is plain HTML.
   Alpine.prefix('data-x-');
-  for (const [name, component] of Object.entries({ board, calendarFile, checkout, copies, countdown, desk, draft, explainer, finder, here, hours, once, ordered, panel, picks })) {
+  for (const [name, component] of Object.entries({ board, calendarFile, checkout, copies, countdown, desk, draft, explainer, finder, here, hours, once, ordered, panel, picks, waits })) {
     Alpine.data(name, component);
   }
 });

@@ -40,7 +40,7 @@ class BundlesTest {
     static {
         ENDINGS.put("lists.money.", Set.of("open", "paid"));
         ENDINGS.put("byhand.source.", Set.of("telephone", "walk-in", "mail", "desk"));
-        ENDINGS.put("byhand.way.", Set.of("later", "spot", "link"));
+        ENDINGS.put("byhand.way.", Set.of("later", "cash", "terminal", "link"));
         ENDINGS.put("board.state.", Set.of("requested", "held", "unpaid", "clashing"));
         ENDINGS.put("status.", codes("gastfreund.core.bookings.BookingStatus"));
         Set<String> steps = new TreeSet<>(codes("gastfreund.core.bookings.BookingStatus"));
@@ -119,7 +119,9 @@ class BundlesTest {
                         "transfer",
                         "voucher",
                         "elsewhere",
-                        "on-the-spot"));
+                        "on-the-spot",
+                        "cash",
+                        "terminal"));
         ENDINGS.put("part.", Set.of("morning", "afternoon", "evening"));
         ENDINGS.put("offer.gone.", Set.of("taken", "moment", "price", "share", "stock"));
         ENDINGS.put("letter.", letters());

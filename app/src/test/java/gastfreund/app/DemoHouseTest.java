@@ -97,12 +97,12 @@ public abstract class DemoHouseTest {
         registry.add("gastfreund.busy.private-addresses", () -> true);
         registry.add("gastfreund.jobs.busy", () -> "1h");
         registry.add("gastfreund.jobs.troubles", () -> "1h");
-        registry.add("gastfreund.bounces.host", () -> "127.0.0.1");
-        registry.add("gastfreund.bounces.port", STANDINS::imapPort);
-        registry.add("gastfreund.bounces.user", () -> "house@quillmere.example");
-        registry.add("gastfreund.bounces.password", () -> "house@quillmere.example");
-        registry.add("gastfreund.bounces.secure", () -> false);
-        registry.add("gastfreund.jobs.bounces", () -> "1h");
+        registry.add("gastfreund.mailbox.host", () -> "127.0.0.1");
+        registry.add("gastfreund.mailbox.port", STANDINS::imapPort);
+        registry.add("gastfreund.mailbox.user", () -> "house@quillmere.example");
+        registry.add("gastfreund.mailbox.password", () -> "house@quillmere.example");
+        registry.add("gastfreund.mailbox.secure", () -> false);
+        registry.add("gastfreund.jobs.mailbox", () -> "1h");
         registry.add("spring.mail.port", STANDINS::smtpPort);
         registry.add("gastfreund.limits.holds", () -> 10_000);
         registry.add("gastfreund.limits.checkouts", () -> 10_000);

@@ -6,6 +6,8 @@ import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.moves.Moves;
+import gastfreund.app.orderdesk.Panel;
+import gastfreund.app.orderdesk.Panels;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
@@ -43,6 +45,7 @@ class BoardController {
     private final CatalogueService catalogues;
     private final Orders orders;
     private final OrderRows pages;
+    private final Panels panels;
     private final Sight sight;
     private final Clock clock;
 
@@ -55,7 +58,9 @@ class BoardController {
             Orders orders,
             OrderRows pages,
             Sight sight,
-            Clock clock) {
+            Clock clock,
+            Panels panels) {
+        this.panels = panels;
         this.rulers = rulers;
         this.events = events;
         this.moves = moves;
@@ -83,6 +88,7 @@ class BoardController {
             @RequestParam(required = false) @Nullable String changed,
             @RequestParam(required = false) @Nullable String undone,
             @RequestParam(required = false) @Nullable String booked,
+            @RequestParam(required = false) @Nullable String said,
             Model model) {
         LocalDate today = boards.today();
         LocalDate first = GivenDate.of(day)
@@ -99,7 +105,10 @@ class BoardController {
                 booking == null || booking.isBlank() ? null : booking);
         Formats f = Formats.of(model);
         String version = events.version();
-        List<Note> notes = new ArrayList<>();
+        List<Note> notes = new ArrayList<>(Note.said(said, f.words()).stream().toList());
+        if (model.getAttribute("change") instanceof String words) {
+            notes.add(Note.done(words));
+        }
         if (booked != null) {
             notes.add(Note.done(f.text("board.booked")));
         }
@@ -118,12 +127,20 @@ class BoardController {
         String back = taken.map(o -> "/desk/orders/" + o.number() + "/bookings/" + moved + "/move/back")
                 .orElse("");
         Board board = boards.board(view, b -> sight.sees(host, b.offer(), b.staff()), f);
-        model.addAttribute("page", page(view, board, host, List.copyOf(notes), back, version, f));
+        model.addAttribute(
+                "page", page(view, board, host, List.copyOf(notes), back, version, model.getAttribute("typed"), f));
         return "board/board";
     }
 
     private BoardPage page(
-            BoardView view, Board board, Host host, List<Note> notes, String back, String version, Formats f) {
+            BoardView view,
+            Board board,
+            Host host,
+            List<Note> notes,
+            String back,
+            String version,
+            @Nullable Object typed,
+            Formats f) {
         return new BoardPage(
                 board,
                 view,
@@ -141,6 +158,7 @@ class BoardController {
                         .toList(),
                 filters(view.filter(), f),
                 view.selected() == null ? null : side(view.selected(), host, board, f),
+                view.selected() == null ? null : panel(view, view.selected(), host, typed, f),
                 notes,
                 back,
                 version);
@@ -205,6 +223,14 @@ class BoardController {
                 .orElse(null);
     }
 
+    private @Nullable Panel panel(BoardView view, String booking, Host host, @Nullable Object typed, Formats f) {
+        BookingId id = new BookingId(booking);
+        return orders.byBooking(id)
+                .filter(o -> sight.sees(host, o))
+                .map(o -> panels.of(o, o.lineAsked(id), host, view.address(), typed, f))
+                .orElse(null);
+    }
+
     private SideSheet side(Order order, String booking, Optional<BoardBooking> drawn, String clash, Formats f) {
         OrderLine line = order.lineAsked(new BookingId(booking));
         OrderRows.Row row = pages.rows(List.of(line), f).get(0);
@@ -230,7 +256,7 @@ class BoardController {
                 row.title(),
                 String.join(" · ", facts),
                 sum,
-                ways("/desk/orders/" + number, session(line), order.contact().mailto(), f));
+                ways("/desk/orders/" + number, session(line), f));
     }
 
     /** Why a booking no longer fits; empty: it does. */
@@ -252,18 +278,12 @@ class BoardController {
                 : "";
     }
 
-    /**
-     * @param session empty where it is none that is shared
-     * @param mail empty where the guest has no address
-     */
-    private static List<SideSheet.Way> ways(String order, String session, String mail, Formats f) {
+    /** @param session empty where it is none that is shared */
+    private static List<SideSheet.Way> ways(String order, String session, Formats f) {
         List<SideSheet.Way> ways = new ArrayList<>();
         ways.add(new SideSheet.Way(order, f.text("board.openOrder"), true));
         if (!session.isEmpty()) {
             ways.add(new SideSheet.Way(session, f.text("lists.session"), false));
-        }
-        if (!mail.isEmpty()) {
-            ways.add(new SideSheet.Way(mail, f.text("board.write"), false));
         }
         return ways;
     }

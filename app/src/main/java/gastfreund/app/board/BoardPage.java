@@ -1,5 +1,6 @@
 package gastfreund.app.board;
 
+import gastfreund.app.orderdesk.Panel;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pages.SideSheet;
@@ -15,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param spans how many days can be shown
  * @param filters what can be looked for
  * @param side null where nothing is selected
+ * @param panel what is known of the booking that is selected, and may be done with it; null: none is
  * @param notes what came of what was just done
  * @param back where the last move is taken back; empty: it cannot be
  * @param version of what it shows
@@ -31,6 +33,7 @@ public record BoardPage(
         List<Choosable> spans,
         List<Field> filters,
         @Nullable SideSheet side,
+        @Nullable Panel panel,
         List<Note> notes,
         String back,
         String version) {

@@ -13,12 +13,14 @@ import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.orders.OrderStatus;
 import gastfreund.app.orders.Orders;
+import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.app.paying.Balances;
 import gastfreund.app.paying.OrderPayments;
 import gastfreund.app.payments.Gateways;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
+import gastfreund.app.talks.Talks;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
@@ -48,6 +50,7 @@ public class BookingPage {
     private final Gateways gateways;
     private final OrderRows pages;
     private final PaymentService payments;
+    private final Talks talks;
     private final Clock clock;
 
     BookingPage(
@@ -61,7 +64,9 @@ public class BookingPage {
             PaymentService payments,
             Clock clock,
             CatalogueService catalogues,
-            OpeningsService openings) {
+            OpeningsService openings,
+            Talks talks) {
+        this.talks = talks;
         this.openings = openings;
         this.catalogues = catalogues;
         this.orders = orders;
@@ -124,7 +129,10 @@ public class BookingPage {
                         documents.ofOrder(order),
                         lapsed ? nearest(order.lines().get(0)) : List.of(),
                         lapsed ? keepAddress(order.lines().get(0)) : "",
-                        orders.agreements(order)));
+                        orders.agreements(order),
+                        talks.of(order),
+                        Field.text("words", f.text("booking.writeWords"), Talks.MOST_WORDS)
+                                .required()));
     }
 
     private static List<Note> notes(Set<String> said, Formats f) {
@@ -134,6 +142,12 @@ public class BookingPage {
         }
         if (said.contains("moved")) {
             notes.add(Note.done(f.text("booking.moved")));
+        }
+        if (said.contains("written")) {
+            notes.add(Note.done(f.text("booking.written")));
+        }
+        if (said.contains("not-written")) {
+            notes.add(Note.bad(f.text("booking.notWritten")));
         }
         if (said.contains("changed")) {
             notes.add(Note.done(f.text("booking.detailsChanged")));

@@ -13,6 +13,7 @@ import gastfreund.app.payments.GatewayException;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.storage.DoesMore;
 import gastfreund.app.strangers.Visitor;
+import gastfreund.app.talks.Talks;
 import gastfreund.core.bookings.BookingId;
 import java.util.Map;
 import org.slf4j.Logger;
@@ -45,6 +46,7 @@ public class BookingPageController {
     private final Balances balances;
     private final OrderCalendar calendars;
     private final PaymentService payments;
+    private final Talks talks;
 
     BookingPageController(
             BookingPage page,
@@ -52,7 +54,9 @@ public class BookingPageController {
             Waiting waiting,
             Balances balances,
             OrderCalendar calendars,
-            PaymentService payments) {
+            PaymentService payments,
+            Talks talks) {
+        this.talks = talks;
         this.page = page;
         this.paying = paying;
         this.waiting = waiting;
@@ -125,6 +129,15 @@ public class BookingPageController {
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"booking-" + order.number() + ".ics\"")
                 .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
                 .body(calendars.of(order, Reminder.of(remind)));
+    }
+
+    /** The guest writes to the house, about the whole of the order. */
+    @PostMapping("/write")
+    String write(
+            @ModelAttribute(name = "order", binding = false) Order order,
+            @RequestParam(defaultValue = "") String words) {
+        boolean said = talks.fromPage(order, null, words);
+        return "redirect:" + page(order) + (said ? "?written#talk" : "?not-written");
     }
 
     private static String page(Order order) {

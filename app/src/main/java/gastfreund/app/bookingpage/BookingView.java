@@ -6,10 +6,12 @@ import gastfreund.app.orders.AnswerStore;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.orders.OrderStatus;
+import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.app.payments.Gateway;
 import gastfreund.app.payments.GatewayAccount;
 import gastfreund.app.payments.Payment;
+import gastfreund.app.talks.Talk;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
 import java.time.Instant;
@@ -31,6 +33,8 @@ import org.jspecify.annotations.Nullable;
  * @param account to which it goes; null where none does
  * @param paying what is to be paid now, and what came of it so far
  * @param agreements the texts to which its guest agreed, as they were then
+ * @param talk what its guest and the house wrote to one another, the first one first
+ * @param write where the guest writes
  * @param nearest to what was lost, where the time ran out
  */
 public record BookingView(
@@ -52,7 +56,9 @@ public record BookingView(
         List<Document> documents,
         List<Slot> nearest,
         String keepAddress,
-        List<AnswerStore.Agreement> agreements) {
+        List<AnswerStore.Agreement> agreements,
+        List<Talk> talk,
+        Field write) {
 
     /**
      * What stands, with what its guest may do about it.

@@ -22,6 +22,7 @@ import gastfreund.app.orders.OrderStatus;
 import gastfreund.app.orders.OrderStore;
 import gastfreund.app.paying.Balances;
 import gastfreund.app.secrets.Tokens;
+import gastfreund.app.till.Hand;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.Audience;
@@ -54,14 +55,21 @@ public class ByHand {
     public enum Way {
         /** Nothing now; it is paid when they come. */
         LATER,
-        /** It was paid on the spot. */
-        SPOT,
+        /** It was paid in cash. */
+        CASH,
+        /** It was paid at the card terminal. */
+        TERMINAL,
         /** The guest gets a link by mail. */
         LINK;
 
         /** The name in forms. */
         public String code() {
             return name().toLowerCase(Locale.ROOT);
+        }
+
+        /** With what it was paid on the spot; empty where it was not. */
+        Optional<Hand> hand() {
+            return Hand.find(code());
         }
 
         static Way of(@Nullable String code) {
@@ -246,8 +254,11 @@ public class ByHand {
         if (wish.tell()) {
             letters.placed(order);
         }
-        if (wish.way() == Way.SPOT && quoted.total().isPositive()) {
-            endings.paidOnTheSpot(order, booking, quoted.total(), Money.ZERO, wish.who());
+        if (quoted.total().isPositive()) {
+            wish.way()
+                    .hand()
+                    .ifPresent(hand ->
+                            endings.paidOnTheSpot(order, booking, hand, quoted.total(), Money.ZERO, wish.who()));
         }
         if (wish.way() == Way.LINK) {
             balances.askNow(booking);

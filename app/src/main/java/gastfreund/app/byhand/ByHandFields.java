@@ -87,7 +87,7 @@ class ByHandFields {
                         "way",
                         f.text("byhand.way"),
                         Stream.of(ByHand.Way.values())
-                                .filter(w -> w != ByHand.Way.SPOT || host.may(Right.TAKE_MONEY))
+                                .filter(w -> w.hand().isEmpty() || host.may(Right.TAKE_MONEY))
                                 .map(w -> Field.Option.of(w.code(), f.text("byhand.way." + w.code())))
                                 .toList())
                 .value(ByHand.Way.of(form.way()).code()));

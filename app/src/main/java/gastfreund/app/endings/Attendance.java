@@ -17,6 +17,7 @@ import gastfreund.core.terms.Terms;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,6 +32,37 @@ public class Attendance {
 
     /** How long after its end a booking has taken place. */
     private static final Duration SETTLED_AFTER = Duration.ofHours(36);
+
+    /** How long before its start it can be noted that guests are there. */
+    private static final Duration EARLY = Duration.ofHours(12);
+
+    /** Whether guests came. */
+    public enum Came {
+        NOT_NOTED("", Cause.NOT_YET_HERE),
+        CAME("came", Cause.CAME),
+        LATE("late", Cause.CAME_LATE);
+
+        private final String code;
+        private final Cause cause;
+
+        Came(String code, Cause cause) {
+            this.code = code;
+            this.cause = cause;
+        }
+
+        /** The name in tables and addresses. */
+        public String code() {
+            return code;
+        }
+
+        /** Where it is none, nothing was noted. */
+        public static Came of(String code) {
+            return Arrays.stream(values())
+                    .filter(c -> c.code.equals(code))
+                    .findFirst()
+                    .orElse(NOT_NOTED);
+        }
+    }
 
     private final OrderStore store;
     private final EndingStore ends;
@@ -60,9 +92,34 @@ public class Attendance {
         this.clock = clock;
     }
 
+    /** Whether it can be noted now whether guests came. */
+    public boolean canCome(OrderLine line) {
+        return (line.status() == BookingStatus.CONFIRMED || line.status() == BookingStatus.COMPLETED)
+                && !line.time().startInstant().isAfter(clock.instant().plus(EARLY));
+    }
+
+    /** What was noted of whether guests came. */
+    public Came came(OrderLine line) {
+        return Came.of(ends.came(line.booking()));
+    }
+
+    /** Notes whether guests came. */
+    @Transactional
+    public Outcome came(Order order, BookingId booking, Came came, Actor host) {
+        Order current = store.byId(order.id()).orElseThrow();
+        OrderLine line = current.line(booking).orElseThrow(() -> new IllegalArgumentException("not of this order"));
+        if (!canCome(line) || came(line) == came) {
+            return Outcome.CHANGED;
+        }
+        ends.came(booking, came.code());
+        journal.note(current, line, host, came.cause.code(), clock.instant());
+        return Outcome.DONE;
+    }
+
     /** Whether the host can say now that nobody came. */
     public boolean canBeMissed(OrderLine line) {
         return line.status() == BookingStatus.CONFIRMED
+                && came(line) == Came.NOT_NOTED
                 && !line.time().startInstant().isAfter(clock.instant());
     }
 

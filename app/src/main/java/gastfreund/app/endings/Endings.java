@@ -14,6 +14,7 @@ import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.payments.PaymentSteps;
 import gastfreund.app.rounds.Entry;
+import gastfreund.app.till.Hand;
 import gastfreund.app.vouchers.Goods;
 import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.bookings.BookingId;
@@ -171,15 +172,16 @@ public class Endings {
     /**
      * Notes that money was paid on the spot.
      *
+     * @param hand with what
      * @param seen what was paid before, so that a form that is sent twice counts once
      */
     @Transactional
-    public Outcome paidOnTheSpot(Order order, BookingId booking, Money amount, Money seen, Actor host) {
+    public Outcome paidOnTheSpot(Order order, BookingId booking, Hand hand, Money amount, Money seen, Actor host) {
         OrderLine line = current(order, booking);
         if (!amount.isPositive() || !line.paid().equals(seen) || amount.compareTo(line.unpaid()) > 0) {
             return Outcome.CHANGED;
         }
-        payments.recordOnTheSpot(order.id(), booking, amount);
+        payments.recordOnTheSpot(order.id(), booking, hand, amount, host);
         store.addPaid(booking, amount);
         journal.note(order, line, host, Cause.PAID_ON_THE_SPOT.code(), clock.instant());
         return Outcome.DONE;
@@ -188,6 +190,16 @@ public class Endings {
     /** The host's yes to a request: what was authorised for it is captured. */
     @Transactional
     public Outcome accept(Order order, BookingId booking, Actor host) {
+        return accept(order, booking, "", host);
+    }
+
+    /**
+     * The same with a line to the guest.
+     *
+     * @param words what they read in the letter; empty: nothing
+     */
+    @Transactional
+    public Outcome accept(Order order, BookingId booking, String words, Actor host) {
         OrderLine line = current(order, booking);
         if (line.status() != BookingStatus.REQUESTED) {
             return Outcome.CHANGED;
@@ -205,7 +217,7 @@ public class Endings {
         Order after = now(order);
         OrderLine accepted = after.line(booking).orElseThrow();
         documents.receipt(after, List.of(accepted), List.of());
-        letters.accepted(after, accepted);
+        letters.accepted(after, accepted, words);
         return Outcome.DONE;
     }
 

@@ -30,6 +30,18 @@ class GuestFileStore {
                 "visits",
                 "SELECT v.booking, v.address, v.metres FROM visits v JOIN order_lines l ON l.booking = v.booking"
                         + " WHERE l.order_id = ? ORDER BY l.line");
+        PARTS.put(
+                "messages",
+                """
+                SELECT t.at, t.from_guest, t.who, t.words FROM threads th JOIN talks t ON t.thread = th.key
+                WHERE th.order_id = ? ORDER BY t.at, t.id
+                """);
+        PARTS.put(
+                "notesOfTheHouse",
+                """
+                SELECT n.booking, n.words, n.at FROM order_lines l JOIN house_notes n ON n.booking = l.booking
+                WHERE l.order_id = ? ORDER BY l.line
+                """);
         PARTS.put("agreements", "SELECT title, wording, agreed_at FROM agreements WHERE order_id = ?");
         PARTS.put(
                 "payments",

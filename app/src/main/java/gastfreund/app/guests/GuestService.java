@@ -5,6 +5,7 @@ import gastfreund.app.journal.Actor;
 import gastfreund.app.journal.Cause;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.secrets.Tokens;
+import gastfreund.app.talks.Talks;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -26,11 +27,19 @@ class GuestService {
     private final GuestStore store;
     private final GuestFileStore taken;
     private final Orders books;
+    private final Talks talks;
     private final Tokens tokens;
     private final Clock clock;
 
     GuestService(
-            GuestStore store, GuestFileStore taken, Orders books, Tokens tokens, Clock clock, BookingStore bookings) {
+            GuestStore store,
+            GuestFileStore taken,
+            Orders books,
+            Tokens tokens,
+            Clock clock,
+            BookingStore bookings,
+            Talks talks) {
+        this.talks = talks;
         this.bookings = bookings;
         this.store = store;
         this.taken = taken;
@@ -73,6 +82,7 @@ class GuestService {
         orders.forEach(order -> {
             store.forget(order, tokens.next(), now);
             bookings.forgetVisitors(order);
+            talks.forget(order);
             books.note(order, who, Cause.DATA_FORGOTTEN.code());
         });
         return true;

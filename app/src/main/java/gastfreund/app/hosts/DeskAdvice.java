@@ -72,6 +72,10 @@ class DeskAdvice {
             return may(Right.BOOK);
         }
 
+        public boolean write() {
+            return may(Right.WRITE);
+        }
+
         public boolean guestData() {
             return may(Right.GUEST_DATA);
         }
@@ -90,7 +94,17 @@ class DeskAdvice {
         if (request.getAttribute(DeskGate.HOST) instanceof Host host) {
             model.addAttribute("may", new May(host.role()));
             model.addAttribute(
-                    "toSee", rooms.stream().mapToInt(Attention::waiting).sum());
+                    "toSee",
+                    rooms.stream()
+                            .filter(r -> !r.isAnswer())
+                            .mapToInt(Attention::waiting)
+                            .sum());
+            model.addAttribute(
+                    "toAnswer",
+                    rooms.stream()
+                            .filter(Attention::isAnswer)
+                            .mapToInt(Attention::waiting)
+                            .sum());
             if (!outbox.canSend()) {
                 model.addAttribute("lettersWaiting", outbox.waiting());
             }

@@ -12,7 +12,11 @@ public enum Right {
     MOVE,
     /** Booking for guests by hand, at no lower price than they would find. */
     BOOK,
-    /** Noting money that was paid on the spot. */
+    /** Noting who came, and what the house keeps in mind of a booking. */
+    NOTE,
+    /** Writing to guests. */
+    WRITE,
+    /** Noting money that was paid on the spot, and what lies in the drawer. */
     TAKE_MONEY,
     /** Giving money back: refunds, cancellations, cheaper moves, vouchers that are taken back. */
     GIVE_MONEY,

@@ -7,7 +7,15 @@ import java.util.Set;
 /** Roles at the desk: each is a set of rights. */
 public enum Role {
     STAFF(EnumSet.of(
-            Right.SEE, Right.ANSWER, Right.MOVE, Right.BOOK, Right.TAKE_MONEY, Right.OWN_HOURS, Right.OWN_ACCOUNT)),
+            Right.SEE,
+            Right.ANSWER,
+            Right.MOVE,
+            Right.BOOK,
+            Right.NOTE,
+            Right.WRITE,
+            Right.TAKE_MONEY,
+            Right.OWN_HOURS,
+            Right.OWN_ACCOUNT)),
     MANAGER(EnumSet.complementOf(EnumSet.of(Right.WAYS, Right.SIGN_INS, Right.GUEST_DATA, Right.ROLES, Right.FILES))),
     OWNER(EnumSet.allOf(Right.class));
 

@@ -25,6 +25,7 @@ import org.springframework.stereotype.Component;
 class LetterTexts implements LetterWriting {
 
     private static final int MOST_SUBJECT = 200;
+    private static final String REASON = "{{reason}}";
 
     private final CatalogueService catalogues;
     private final Speech speech;
@@ -139,7 +140,9 @@ class LetterTexts implements LetterWriting {
         String house = catalogues.in(f.locale()).house().name();
         Map<String, String> values = TagValues.of(facts, page(facts), house, f);
         Map<String, Object> model = model(facts, f);
-        String text = Tags.filled(own.text(), values);
+        // What a host says of it is said, also where the house's own words have no place for it.
+        boolean says = !facts.why().isEmpty() && !own.text().contains(REASON);
+        String text = Tags.filled(says ? own.text().strip() + "\n\n" + REASON : own.text(), values);
         model.put("pieces", OwnText.pieces(text, address.inLetters("")));
         model.put("toPage", f.text("letter.toPage"));
         boolean afterwards = kind.equals(Occasion.AFTER.code());

@@ -86,9 +86,16 @@ public class OrderLetters {
         toPeople(order, asked.isEmpty() ? "host" : "host-request", order.standing());
     }
 
-    /** The host said yes to a request. */
-    public void accepted(Order order, OrderLine line) {
-        toGuest(order, "confirmation", about(order, List.of(line)).with(order.certain()));
+    /**
+     * The host said yes to a request.
+     *
+     * @param words what the host says of it to the guest; empty: nothing
+     */
+    public void accepted(Order order, OrderLine line, String words) {
+        toGuest(
+                order,
+                "confirmation",
+                about(order, List.of(line)).with(order.certain()).reason(words));
     }
 
     /**

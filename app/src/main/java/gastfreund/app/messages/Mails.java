@@ -62,7 +62,7 @@ class Mails {
         Optional<Catalogue> house = catalogues.find();
         message.setFrom(from(house.map(Mails::sender).orElse("")));
         message.setRecipient(MimeMessage.RecipientType.TO, new InternetAddress(recipient, true));
-        String reply = house.map(Mails::reply).orElse("");
+        String reply = written.reply().isEmpty() ? house.map(Mails::reply).orElse("") : written.reply();
         if (!reply.isEmpty() && !reply.equalsIgnoreCase(settings.mailFrom())) {
             message.setReplyTo(new InternetAddress[] {new InternetAddress(reply, true)});
         }

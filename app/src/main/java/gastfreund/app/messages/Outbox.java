@@ -168,6 +168,18 @@ public class Outbox {
         return store.last(clock.instant().minus(LAST), most);
     }
 
+    /**
+     * A letter of an order with what came of it.
+     *
+     * @param text empty where it was not written yet, or is no longer kept
+     */
+    public record Told(Sent sent, String text) {}
+
+    /** The letters of an order with what came of them, the first one first. */
+    public List<Told> told(long order) {
+        return store.told(order);
+    }
+
     /** The letters of an order that did not arrive. */
     public List<Sent> lost(long order) {
         return store.lost(order);
@@ -259,6 +271,7 @@ public class Outbox {
                 address.completed(written.text()),
                 address.completed(written.html()),
                 calendar == null ? null : address.completed(calendar),
-                written.unsubscribe());
+                written.unsubscribe(),
+                written.reply());
     }
 }

@@ -27,7 +27,7 @@ class OutboxStore {
     record Waiting(String id, Letter letter, @Nullable Written written) {}
 
     private static final String SENT =
-            "SELECT o.id, o.order_id, o.kind, o.recipient, o.subject, o.created_at, o.not_before, o.sent_at, o.lost, o.lost_why,"
+            "SELECT o.id, o.order_id, o.kind, o.recipient, o.subject, o.text_part, o.created_at, o.not_before, o.sent_at, o.lost, o.lost_why,"
                     + " coalesce((SELECT w.tries FROM work w WHERE w.kind = 'letter' AND w.subject = o.id), 0) AS tries"
                     + " FROM outbox o ";
 
@@ -182,6 +182,13 @@ class OutboxStore {
         return jdbc.sql(SENT + "WHERE o.created_at > ? ORDER BY o.created_at DESC, o.rowid DESC LIMIT ?")
                 .params(since.getEpochSecond(), most)
                 .query(OutboxStore::sent)
+                .list();
+    }
+
+    List<Outbox.Told> told(long order) {
+        return jdbc.sql(SENT + "WHERE o.order_id = ? ORDER BY o.created_at, o.rowid")
+                .param(order)
+                .query((row, n) -> new Outbox.Told(sent(row, n), row.getString("text_part")))
                 .list();
     }
 

@@ -11,6 +11,7 @@ import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.orders.Outcome;
+import gastfreund.app.pages.BoardAddress;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Rung;
@@ -22,7 +23,6 @@ import gastfreund.core.time.Interval;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -40,9 +40,6 @@ class MovePages {
      */
     record Side(Order order, BookingId booking, Audience by, String move, String back, String board) {
 
-        /** Where boards lie; nothing else is an address to which a move leads back. */
-        private static final Pattern BOARD = Pattern.compile("/desk(?:\\?[\\w=&%.+-]*+)?");
-
         static Side ofGuest(Order order, BookingId booking) {
             String page = "/bookings/" + order.token();
             return new Side(order, booking, Audience.GUEST, page + "/lines/" + booking + "/move", page, "");
@@ -56,7 +53,7 @@ class MovePages {
                     Audience.DESK,
                     page + "/bookings/" + booking + "/move",
                     page,
-                    BOARD.matcher(board).matches() ? board : "");
+                    BoardAddress.of(board));
         }
 
         public boolean atDesk() {
@@ -69,7 +66,7 @@ class MovePages {
 
         private String after(String said) {
             if (onBoard()) {
-                return "redirect:" + board + (board.contains("?") ? "&" : "?") + said + "=" + booking;
+                return "redirect:" + BoardAddress.with(board, said, booking.value());
             }
             return "redirect:" + back + (atDesk() ? "?said=" + said : said.equals("moved") ? "?moved" : "");
         }

@@ -2,6 +2,7 @@ package gastfreund.app.orderdesk;
 
 import gastfreund.app.pages.Field;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * Something that a host may decide about a row, with all the words it is offered in. Whether it is offered is decided where
@@ -36,6 +37,30 @@ public record Decision(
     static Decision asking(String action, String label, String go, String help, Field... fields) {
         boolean wrong = List.of(fields).stream().anyMatch(Field::isWrong);
         return new Decision(action, label, go, help, false, false, wrong, List.of(fields));
+    }
+
+    /** The same with something that is sent along. */
+    Decision with(String name, String value) {
+        return new Decision(
+                action,
+                label,
+                go,
+                help,
+                first,
+                link,
+                open,
+                Stream.concat(fields.stream(), Stream.of(Field.hidden(name, value)))
+                        .toList());
+    }
+
+    /** The same, decided on a board to which it leads back. */
+    public Decision on(String board) {
+        return link ? this : with("board", board);
+    }
+
+    /** What it does, as its address says: {@code accept}, {@code decline}. */
+    public String act() {
+        return action.substring(action.lastIndexOf('/') + 1);
     }
 
     /** Whether the label's button sends it. */

@@ -25,11 +25,13 @@ import gastfreund.app.paying.Waiting;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.sources.Source;
+import gastfreund.app.talks.Talks;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.orders.PaymentState;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -60,6 +62,8 @@ class OrderDeskController {
     private final BookingPage page;
     private final DocumentFiles files;
     private final Sight sight;
+    private final Talks talks;
+    private final Conversation conversation;
 
     OrderDeskController(
             Orders orders,
@@ -73,7 +77,11 @@ class OrderDeskController {
             BookingPage page,
             DocumentFiles files,
             Sight sight,
-            Decisions decisions) {
+            Decisions decisions,
+            Talks talks,
+            Conversation conversation) {
+        this.talks = talks;
+        this.conversation = conversation;
         this.outbox = outbox;
         this.sight = sight;
         this.decisions = decisions;
@@ -162,14 +170,20 @@ class OrderDeskController {
         model.addAttribute(
                 "page",
                 new OrderPage(
-                        Stream.concat(
+                        Stream.of(
                                         Note.said(said, f.words()).stream(),
+                                        change(model).stream(),
                                         outbox.lost(order.id()).stream().map(s -> lost(s, f)))
+                                .flatMap(s -> s)
                                 .toList(),
                         order,
                         orders.paid(order),
                         pages.rows(order.lines(), f).stream()
-                                .map(row -> new OrderPage.Line(row, decisions.about(order, row.line(), host, typed, f)))
+                                .map(row -> new OrderPage.Line(
+                                        row,
+                                        decisions.came(row.line(), f),
+                                        talks.note(row.line().booking()).orElse(null),
+                                        decisions.about(order, row.line(), host, typed, f)))
                                 .toList(),
                         pages.goods(order).stream()
                                 .map(one -> new OrderPage.Good(one, decisions.about(order, one, host, f)))
@@ -178,12 +192,19 @@ class OrderDeskController {
                         orders.journal(order).stream()
                                 .map(entry -> step(entry, f))
                                 .toList(),
+                        conversation.of(order, f),
+                        decisions.write(order, host, f).orElse(null),
                         payments.ofOrder(order.id()).stream()
                                 .map(p -> new OrderPage.PaymentRow(p, Cause.said(p.reason(), f), canArrive(p, host)))
                                 .toList(),
                         documents.ofOrder(order),
                         host.may(Right.GIVE_MONEY)));
         return "orderdesk/order";
+    }
+
+    /** What a guest gets back who paid just now. */
+    private static Optional<Note> change(Model model) {
+        return model.getAttribute("change") instanceof String words ? Optional.of(Note.done(words)) : Optional.empty();
     }
 
     /** A letter that did not arrive. */

@@ -6,14 +6,18 @@ import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.pages.Note;
 import gastfreund.app.payments.Payment;
+import gastfreund.app.talks.HouseNote;
 import gastfreund.core.money.Money;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the page of an order shows at the desk.
  *
  * @param paid what the house has of it
  * @param decisions about the order as a whole
+ * @param said between the house and the guest
+ * @param write what leads to writing to the guest; null: they cannot be written to
  * @param seesCodes whether the codes of vouchers are shown whole
  */
 public record OrderPage(
@@ -24,12 +28,24 @@ public record OrderPage(
         List<Good> goods,
         List<Decision> decisions,
         List<Step> journal,
+        List<SaidRow> said,
+        @Nullable Decision write,
         List<PaymentRow> payments,
         List<Document> documents,
         boolean seesCodes) {
 
-    /** A booking with what may be decided about it. */
-    public record Line(OrderRows.Row row, List<Decision> decisions) {}
+    /** Whether the guest said something that nobody has seen. */
+    public boolean isFresh() {
+        return said.stream().anyMatch(SaidRow::fresh);
+    }
+
+    /**
+     * A booking with what may be decided about it.
+     *
+     * @param came whether its guests came, in words; empty: that was not noted
+     * @param note what the house noted for itself; null: nothing
+     */
+    public record Line(OrderRows.Row row, String came, @Nullable HouseNote note, List<Decision> decisions) {}
 
     /** A voucher or a pass with what may be decided about it. */
     public record Good(OrderRows.Bought bought, List<Decision> decisions) {}

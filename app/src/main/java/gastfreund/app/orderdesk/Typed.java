@@ -11,7 +11,7 @@ import gastfreund.core.bookings.BookingId;
  */
 public record Typed(String form, String booking, String amount, String why, boolean tell, String problem) {
 
-    static Typed nothing() {
+    public static Typed nothing() {
         return new Typed("", "", "", "", true, "");
     }
 

@@ -1,5 +1,6 @@
 package gastfreund.app.payments;
 
+import gastfreund.app.till.Hand;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.money.Money;
 import gastfreund.core.orders.PaymentState;
@@ -38,9 +39,6 @@ public record Payment(
         @Nullable Instant expires,
         String oddity) {
 
-    /** The name of what is paid on the spot, where no gateway has to do with it. */
-    public static final String ON_THE_SPOT = "on-the-spot";
-
     /** The name of what was paid before the house came here, at a gateway that is not known here. */
     public static final String ELSEWHERE = "elsewhere";
 
@@ -70,7 +68,7 @@ public record Payment(
 
     /** Whether no gateway has to do with it, so that the host gives it back by hand. */
     public boolean isByHand() {
-        return gateway.equals(ON_THE_SPOT) || gateway.equals(ELSEWHERE);
+        return gateway.equals(ELSEWHERE) || Hand.find(gateway).isPresent();
     }
 
     public boolean isVoucher() {

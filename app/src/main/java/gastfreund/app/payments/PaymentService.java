@@ -5,6 +5,8 @@ import gastfreund.app.journal.Actor;
 import gastfreund.app.journal.Cause;
 import gastfreund.app.pages.Address;
 import gastfreund.app.secrets.Tokens;
+import gastfreund.app.till.Hand;
+import gastfreund.app.till.Till;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.money.Money;
 import gastfreund.core.orders.PaymentState;
@@ -36,6 +38,7 @@ public class PaymentService {
     private final Tokens tokens;
     private final ApplicationEventPublisher events;
     private final TransactionTemplate transaction;
+    private final Till till;
     private final Clock clock;
 
     PaymentService(
@@ -46,6 +49,7 @@ public class PaymentService {
             Tokens tokens,
             ApplicationEventPublisher events,
             TransactionTemplate transaction,
+            Till till,
             Clock clock) {
         this.store = store;
         this.gateways = gateways;
@@ -54,6 +58,7 @@ public class PaymentService {
         this.tokens = tokens;
         this.events = events;
         this.transaction = transaction;
+        this.till = till;
         this.clock = clock;
     }
 
@@ -91,8 +96,9 @@ public class PaymentService {
     }
 
     /** Writes down money that was paid on the spot for a booking. */
-    public void recordOnTheSpot(long order, BookingId booking, Money amount) {
-        String id = insert(order, booking, Payment.ON_THE_SPOT, amount, false);
+    public void recordOnTheSpot(long order, BookingId booking, Hand hand, Money amount, Actor who) {
+        String id = insert(order, booking, hand.code(), amount, false);
+        till.took(hand, amount, order, who);
         store.move(id, PaymentState.CAPTURED, "");
         store.addPart(id, booking.value(), amount);
     }

@@ -5,6 +5,8 @@ import gastfreund.app.rounds.Entry;
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.Rounds;
 import gastfreund.app.secrets.Tokens;
+import gastfreund.app.till.Hand;
+import gastfreund.app.till.Till;
 import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.money.Money;
@@ -34,6 +36,7 @@ public class PaymentSteps {
     private final Tokens tokens;
     private final ApplicationEventPublisher events;
     private final TransactionTemplate transaction;
+    private final Till till;
     private final Clock clock;
 
     PaymentSteps(
@@ -44,6 +47,7 @@ public class PaymentSteps {
             Tokens tokens,
             ApplicationEventPublisher events,
             TransactionTemplate transaction,
+            Till till,
             Clock clock) {
         this.store = store;
         this.gateways = gateways;
@@ -52,6 +56,7 @@ public class PaymentSteps {
         this.tokens = tokens;
         this.events = events;
         this.transaction = transaction;
+        this.till = till;
         this.clock = clock;
     }
 
@@ -125,6 +130,7 @@ public class PaymentSteps {
         Payment current = store.find(payment.id()).orElseThrow();
         if (current.isByHand()) {
             account(current, Step.Kind.REFUND, amount);
+            Hand.find(current.gateway()).ifPresent(hand -> till.gave(hand, amount, current.order()));
             return Money.ZERO;
         }
         refund(current, amount, why);

@@ -5,4 +5,9 @@ public interface Attention {
 
     /** How many things wait for a host. */
     int waiting();
+
+    /** Whether it is an answer that they wait for, and not that something is mended. */
+    default boolean isAnswer() {
+        return false;
+    }
 }

@@ -86,7 +86,7 @@ class ByHandTest extends OrdersTest {
     @Test
     void whatIsPaidOnTheSpotIsNotedAndAConfirmationGoesWhereItIsWanted() {
         Map<String, Object> form = form(opening("private-lesson", "60", 1, 41), "Bo Tarn");
-        form.put("way", "spot");
+        form.put("way", "cash");
         form.put("email", "bo.tarn@post.example");
         form.put("tell", "true");
         Order order = booked(form);

@@ -11,6 +11,7 @@ import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrdersTest;
 import gastfreund.app.orders.Outcome;
 import gastfreund.app.paying.Balances;
+import gastfreund.app.till.Hand;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
@@ -217,7 +218,12 @@ class EndingsTest extends OrdersTest {
         assertThat(line(order).unpaid()).isEqualTo(left);
         assertThat(line(order).balance()).isEqualTo(left);
         assertThat(endings.paidOnTheSpot(
-                        order, line(order).booking(), left, line(order).paid(), HOST))
+                        order,
+                        line(order).booking(),
+                        Hand.CASH,
+                        left,
+                        line(order).paid(),
+                        HOST))
                 .isEqualTo(Outcome.DONE);
         assertThat(now(order).paid()).isEqualTo(line(order).total().minus(given));
         clock.moveAhead(Duration.between(clock.instant(), line(order).time().startInstant())
@@ -432,6 +438,7 @@ class EndingsTest extends OrdersTest {
         assertThat(endings.paidOnTheSpot(
                         order,
                         line(order).booking(),
+                        Hand.CASH,
                         Money.ofMinor(4201),
                         line(order).paid(),
                         HOST))
@@ -439,6 +446,7 @@ class EndingsTest extends OrdersTest {
         assertThat(endings.paidOnTheSpot(
                         order,
                         line(order).booking(),
+                        Hand.CASH,
                         Money.ofMinor(4200),
                         line(order).paid(),
                         HOST))

@@ -27,7 +27,7 @@ class LostLettersTest extends OrdersTest {
     private CatalogueEdits edits;
 
     @Autowired
-    private Bounces bounces;
+    private Mailbox mailbox;
 
     @Autowired
     private Rounds rounds;
@@ -113,11 +113,11 @@ class LostLettersTest extends OrdersTest {
     void whatComesBackIsNotedAtItsLetterAndCanBeSentAgain() {
         Sent sent = put("gone@post.example");
         assertThat(sent.state()).isEqualTo("sent");
-        bounces.read();
+        mailbox.read();
         Sent back = last("gone@post.example");
         assertThat(back.state()).isEqualTo("bounced");
         assertThat(back.why()).contains("The mailbox is gone");
-        bounces.read();
+        mailbox.read();
         assertThat(outbox.again(back.id())).isTrue();
         outbox.send();
         assertThat(inMailbox("gone@post.example")).isEqualTo(2);

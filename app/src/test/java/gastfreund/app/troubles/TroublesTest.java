@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.HostBrowser;
 import gastfreund.app.busytimes.BusyTimes;
-import gastfreund.app.messages.Bounces;
+import gastfreund.app.messages.Mailbox;
 import gastfreund.app.messages.Outbox;
 import gastfreund.app.messages.Written;
 import gastfreund.app.orders.Order;
@@ -29,7 +29,7 @@ class TroublesTest extends OrdersTest {
     private Outbox outbox;
 
     @Autowired
-    private Bounces bounces;
+    private Mailbox mailbox;
 
     @Autowired
     private BusyTimes busy;
@@ -65,7 +65,7 @@ class TroublesTest extends OrdersTest {
                         .statusCode())
                 .isEqualTo(404);
         outbox.send();
-        bounces.read();
+        mailbox.read();
         assertThat(browser.get("/desk/orders/" + order.number()).body())
                 .contains("The letter to gone@post.example came back", "The mailbox is gone");
         assertThat(browser.get("/desk/letters/sent").body()).contains("came back");

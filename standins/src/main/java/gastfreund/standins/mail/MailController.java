@@ -52,6 +52,13 @@ class MailController {
         return "standins/mail";
     }
 
+    /** Answers a letter as its reader's mail program would: to whom it says, with what it said below. */
+    @PostMapping("/mail/{number:\\d+}/answer")
+    String answer(@PathVariable int number, @RequestParam String words) {
+        server.answer(find(number), words);
+        return "redirect:/mail/" + number;
+    }
+
     /** The HTML part alone, in a sandbox of its own. */
     @GetMapping("/mail/{number}/html")
     ResponseEntity<String> html(@PathVariable int number) {

@@ -8,6 +8,7 @@ import gastfreund.standins.StandinsSettings;
 import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Session;
+import jakarta.mail.Transport;
 import jakarta.mail.internet.InternetHeaders;
 import jakarta.mail.internet.MimeBodyPart;
 import jakarta.mail.internet.MimeMessage;
@@ -20,12 +21,15 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Properties;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 
 /** Takes in mail for everybody over SMTP and keeps it in memory. */
 @Component
 public class MailServer implements DisposableBean {
+
+    private static final String UTF_8 = StandardCharsets.UTF_8.name();
 
     private final GreenMail server;
 
@@ -75,6 +79,24 @@ public class MailServer implements DisposableBean {
             user.deliver(report);
         } catch (MessagingException e) {
             throw new IllegalStateException("a report cannot be written", e);
+        }
+    }
+
+    /** Sends what somebody answers to a letter, through the same door as all mail. */
+    void answer(Letter letter, String words) {
+        Properties properties = new Properties();
+        properties.put("mail.smtp.host", "127.0.0.1");
+        properties.put("mail.smtp.port", Integer.toString(port()));
+        try {
+            MimeMessage answer = new MimeMessage(Session.getInstance(properties));
+            answer.setFrom(letter.to());
+            answer.setRecipients(Message.RecipientType.TO, letter.answerTo());
+            answer.setSubject("Re: " + letter.subject(), UTF_8);
+            String quoted = letter.text().lines().map(l -> "> " + l).collect(Collectors.joining("\n"));
+            answer.setText(words + "\n\n" + letter.from() + " wrote:\n" + quoted, UTF_8);
+            Transport.send(answer);
+        } catch (MessagingException e) {
+            throw new IllegalStateException("the answer cannot be sent", e);
         }
     }
 

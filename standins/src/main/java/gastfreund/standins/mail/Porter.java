@@ -21,6 +21,7 @@ import java.util.regex.Pattern;
 final class Porter implements AutoCloseable {
 
     private static final Pattern ADDRESS = Pattern.compile("(?i)^(?:RCPT TO|MAIL FROM):\\s*<([^>]*)>.*");
+    private static final Pattern SUB_ADDRESS = Pattern.compile("(<[^>+]*)\\+[^>@]*(@)");
     private static final Duration SLOW = Duration.ofSeconds(3);
 
     private final ServerSocket socket;
@@ -101,7 +102,7 @@ final class Porter implements AutoCloseable {
                     sender = address(line);
                     back = false;
                 }
-                write(passed, line);
+                write(passed, command.startsWith("RCPT ") ? plain(line) : line);
                 boolean taken = answer();
                 if (command.equals("DATA") && taken) {
                     data();
@@ -171,6 +172,11 @@ final class Porter implements AutoCloseable {
             to.write((line + "\r\n").getBytes(StandardCharsets.ISO_8859_1));
             to.flush();
         }
+    }
+
+    /** What follows a plus sign in the name of a mailbox is for whoever reads it (RFC 5233). */
+    private static String plain(String line) {
+        return SUB_ADDRESS.matcher(line).replaceFirst("$1$2");
     }
 
     private static String address(String line) {

@@ -1,0 +1,78 @@
+package gastfreund.app.orderdesk;
+
+import gastfreund.app.hosts.Host;
+import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
+import gastfreund.app.journal.JournalEntry;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.orders.Contact;
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderLine;
+import gastfreund.app.orders.Orders;
+import gastfreund.app.talks.Talks;
+import java.util.List;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** What is shown of a booking beside the board. */
+@Component
+public class Panels {
+
+    /** How much of what was said and what happened is shown; the rest is on the order's page. */
+    private static final int LAST = 3;
+
+    private final Orders orders;
+    private final Decisions decisions;
+    private final Conversation conversation;
+    private final Talks talks;
+
+    Panels(Orders orders, Decisions decisions, Conversation conversation, Talks talks) {
+        this.orders = orders;
+        this.decisions = decisions;
+        this.conversation = conversation;
+        this.talks = talks;
+    }
+
+    /**
+     * @param board the address to which decisions lead back
+     * @param typed what the host wrote that could not be done; null: nothing
+     */
+    public Panel of(Order order, OrderLine line, Host host, String board, @Nullable Object typed, Formats f) {
+        Typed wrong = typed instanceof Typed t ? t : Typed.nothing();
+        Contact contact = order.contact();
+        return new Panel(
+                Stream.of(
+                                new Panel.Reach(contact.phone(), contact.tel()),
+                                new Panel.Reach(contact.email(), contact.mailto()))
+                        .filter(r -> !r.words().isEmpty())
+                        .toList(),
+                decisions.came(line, f),
+                orders.answersOf(line.booking()),
+                contact.notes(),
+                talks.note(line.booking()).orElse(null),
+                decisions.about(order, line, host, wrong, f).stream()
+                        .map(d -> d.on(board))
+                        .toList(),
+                last(conversation.of(order, f)),
+                last(orders.journal(order).stream()
+                        .filter(e -> e.subject().equals(line.booking().value()))
+                        .map(e -> step(e, f))
+                        .toList()));
+    }
+
+    private static <T> List<T> last(List<T> all) {
+        return all.subList(Math.max(0, all.size() - LAST), all.size());
+    }
+
+    private static String step(JournalEntry entry, Formats f) {
+        String why = Cause.said(entry.why(), f);
+        String what = entry.from().equals(entry.to())
+                ? why
+                : f.text("step." + entry.to().replace(' ', '-'));
+        String who = entry.who().kind() == Actor.Kind.HOST
+                ? entry.who().name()
+                : f.text("journal.by." + entry.who().code());
+        return f.moment(entry.at()) + ": " + what + " · " + who;
+    }
+}

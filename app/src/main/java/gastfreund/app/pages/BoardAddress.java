@@ -1,0 +1,21 @@
+package gastfreund.app.pages;
+
+import java.util.regex.Pattern;
+
+/** Where boards and lists of what waits lie; nothing else is an address to which something that was done there leads back. */
+public final class BoardAddress {
+
+    private static final Pattern BOARD = Pattern.compile("/desk(?:/waits)?(?:\\?[\\w=&%.+-]*+)?");
+
+    private BoardAddress() {}
+
+    /** The same where it is the address of a board; empty else. */
+    public static String of(String address) {
+        return BOARD.matcher(address).matches() ? address : "";
+    }
+
+    /** The address of a board with a word for what was done. */
+    public static String with(String board, String said, String what) {
+        return board + (board.contains("?") ? "&" : "?") + said + "=" + what;
+    }
+}
