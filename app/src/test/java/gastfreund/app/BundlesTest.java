@@ -85,6 +85,17 @@ class BundlesTest {
         ENDINGS.put("letters.view.", Set.of("wide", "narrow", "dark"));
         ENDINGS.put("letters.way.", codes("gastfreund.app.letterdesk.Goes"));
         ENDINGS.put("order.letter.", Set.of("refused", "bounced"));
+        ENDINGS.put("waits.part.", Set.of("lost", "owing", "overdue"));
+        ENDINGS.put("till.kind.", Set.of("taken", "given", "change", "handed", "counted"));
+        ENDINGS.put(
+                "till.",
+                Stream.of("count", "hand-over", "change")
+                        .flatMap(d -> Stream.of("", ".amount", ".words", ".go", ".help")
+                                .filter(e -> !(d + e).equals("change.words"))
+                                .map(e -> d + e))
+                        .collect(Collectors.toSet()));
+        ENDINGS.put("desk.came.", Set.of("not", "came", "late"));
+        ENDINGS.put("desk.letter.", Set.of("waiting", "tried", "refused", "bounced"));
         ENDINGS.put("sent.state.", Set.of("sent", "waiting", "later", "tried", "refused", "bounced"));
         ENDINGS.put("trouble.", Set.of("refused", "bounced", "calendar", "subject", "intro", "foot"));
         ENDINGS.put(

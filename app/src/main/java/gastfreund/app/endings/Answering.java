@@ -5,6 +5,7 @@ import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.orders.Outcome;
+import gastfreund.app.rounds.Attention;
 import gastfreund.core.bookings.BookingId;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -12,7 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Says yes to requests, also where others want the same time. */
 @Service
-public class Answering {
+public class Answering implements Attention {
 
     private final Endings endings;
     private final Orders orders;
@@ -33,6 +34,16 @@ public class Answering {
      * @param inSpite whether it is booked although somebody stands there already
      */
     public record Yes(String words, boolean declineOthers, String wordsToOthers, boolean inSpite) {}
+
+    @Override
+    public int waiting() {
+        return endings.countAsking();
+    }
+
+    @Override
+    public boolean isAnswer() {
+        return true;
+    }
 
     /** Books what was asked for; nothing is done where somebody stands there already, unless that is meant. */
     @Transactional

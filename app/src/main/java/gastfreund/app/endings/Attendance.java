@@ -1,5 +1,6 @@
 package gastfreund.app.endings;
 
+import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.documents.Documents;
 import gastfreund.app.journal.Actor;
 import gastfreund.app.journal.Cause;
@@ -66,6 +67,7 @@ public class Attendance {
 
     private final OrderStore store;
     private final EndingStore ends;
+    private final BookingStore bookings;
     private final BookingJournal journal;
     private final Endings endings;
     private final OrderLetters letters;
@@ -76,6 +78,7 @@ public class Attendance {
     Attendance(
             OrderStore store,
             EndingStore ends,
+            BookingStore bookings,
             BookingJournal journal,
             Endings endings,
             OrderLetters letters,
@@ -84,6 +87,7 @@ public class Attendance {
             Clock clock) {
         this.store = store;
         this.ends = ends;
+        this.bookings = bookings;
         this.journal = journal;
         this.endings = endings;
         this.letters = letters;
@@ -100,7 +104,7 @@ public class Attendance {
 
     /** What was noted of whether guests came. */
     public Came came(OrderLine line) {
-        return Came.of(ends.came(line.booking()));
+        return Came.of(bookings.came(line.booking()));
     }
 
     /** Notes whether guests came. */
@@ -111,7 +115,7 @@ public class Attendance {
         if (!canCome(line) || came(line) == came) {
             return Outcome.CHANGED;
         }
-        ends.came(booking, came.code());
+        bookings.setCame(booking, came.code());
         journal.note(current, line, host, came.cause.code(), clock.instant());
         return Outcome.DONE;
     }

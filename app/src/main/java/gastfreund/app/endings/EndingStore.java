@@ -1,6 +1,5 @@
 package gastfreund.app.endings;
 
-import gastfreund.app.rounds.Attention;
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.WorkStore;
 import gastfreund.core.bookings.BookingId;
@@ -11,7 +10,7 @@ import org.springframework.stereotype.Repository;
 
 /** Finds bookings that wait for an answer, or have ended. */
 @Repository
-class EndingStore implements Attention {
+class EndingStore {
 
     private final JdbcClient jdbc;
 
@@ -32,16 +31,10 @@ class EndingStore implements Attention {
                 .list();
     }
 
-    @Override
-    public int waiting() {
+    int countAsking() {
         return jdbc.sql("SELECT count(*) FROM bookings WHERE status = 'requested'")
                 .query(Integer.class)
                 .single();
-    }
-
-    @Override
-    public boolean isAnswer() {
-        return true;
     }
 
     /** Orders with a request that waits for an answer, those that start the soonest first. */
@@ -54,20 +47,6 @@ class EndingStore implements Attention {
                         """)
                 .query(Long.class)
                 .list();
-    }
-
-    /** Whether its guests came, as it was noted. */
-    String came(BookingId booking) {
-        return jdbc.sql("SELECT came FROM bookings WHERE id = ?")
-                .param(booking.value())
-                .query(String.class)
-                .single();
-    }
-
-    void came(BookingId booking, String code) {
-        jdbc.sql("UPDATE bookings SET came = ? WHERE id = ?")
-                .params(code, booking.value())
-                .update();
     }
 
     /** Confirmed bookings of orders that ended before an instant, the oldest first. */

@@ -260,6 +260,11 @@ public class Endings {
         return ends.asking().stream().flatMap(id -> store.byId(id).stream()).toList();
     }
 
+    /** How many requests wait for an answer. */
+    int countAsking() {
+        return ends.countAsking();
+    }
+
     /** Requests that nobody answered in the time that the house has set, or before they start: they lapse. */
     public List<Entry> unanswered() {
         Instant now = clock.instant();

@@ -1,6 +1,7 @@
 package gastfreund.app.orderdesk;
 
 import gastfreund.app.orders.GivenAnswer;
+import gastfreund.app.orders.Order;
 import gastfreund.app.talks.HouseNote;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -8,23 +9,16 @@ import org.jspecify.annotations.Nullable;
 /**
  * What a host wants to know of one booking, and may do with it, beside the picture in which it is.
  *
- * @param reach where its guest is reached: ways in words, with what they open
  * @param came whether its guests came, in words; empty: that was not noted
- * @param guestNote what the guest wrote with the order; empty: nothing
  * @param note what the house noted for itself; null: nothing
  * @param said what was said last, the first one first
  * @param happened what happened last, the first one first
  */
 public record Panel(
-        List<Reach> reach,
+        Order order,
         String came,
         List<GivenAnswer> answers,
-        String guestNote,
         @Nullable HouseNote note,
         List<Decision> decisions,
         List<SaidRow> said,
-        List<String> happened) {
-
-    /** @param address what a click opens: a mail or a telephone */
-    public record Reach(String words, String address) {}
-}
+        List<String> happened) {}

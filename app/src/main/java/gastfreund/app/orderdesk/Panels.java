@@ -5,13 +5,11 @@ import gastfreund.app.journal.Actor;
 import gastfreund.app.journal.Cause;
 import gastfreund.app.journal.JournalEntry;
 import gastfreund.app.languages.Formats;
-import gastfreund.app.orders.Contact;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.talks.Talks;
 import java.util.List;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -40,16 +38,10 @@ public class Panels {
      */
     public Panel of(Order order, OrderLine line, Host host, String board, @Nullable Object typed, Formats f) {
         Typed wrong = typed instanceof Typed t ? t : Typed.nothing();
-        Contact contact = order.contact();
         return new Panel(
-                Stream.of(
-                                new Panel.Reach(contact.phone(), contact.tel()),
-                                new Panel.Reach(contact.email(), contact.mailto()))
-                        .filter(r -> !r.words().isEmpty())
-                        .toList(),
+                order,
                 decisions.came(line, f),
                 orders.answersOf(line.booking()),
-                contact.notes(),
                 talks.note(line.booking()).orElse(null),
                 decisions.about(order, line, host, wrong, f).stream()
                         .map(d -> d.on(board))

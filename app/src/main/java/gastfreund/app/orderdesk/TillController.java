@@ -123,8 +123,6 @@ class TillController {
         Field amount = Field.amount("amount", f.text("till." + form + ".amount"))
                 .id("amount-" + form)
                 .required();
-        Field said = Field.line("words", f.text("till." + form + ".words"), MOST_WORDS)
-                .id("words-" + form);
         Field given = bad
                 ? amount.value(wrong.amount()).wrong(f.text(wrong.problem())).with("autofocus", "autofocus")
                 : amount;
@@ -134,7 +132,13 @@ class TillController {
                 f.text("till." + form + ".go"),
                 f.text("till." + form + ".help"),
                 bad,
-                words ? List.of(given, bad ? said.value(wrong.words()) : said) : List.of(given));
+                words ? List.of(given, said(form, bad ? wrong.words() : "", f)) : List.of(given));
+    }
+
+    private static Field said(String form, String words, Formats f) {
+        return Field.line("words", f.text("till." + form + ".words"), MOST_WORDS)
+                .id("words-" + form)
+                .value(words);
     }
 
     @Needs(Right.TAKE_MONEY)

@@ -60,6 +60,7 @@ class TalkLetters implements LetterWriting {
         model.put("houseName", catalogues.in(f.locale()).house().name());
         model.put("facts", facts);
         model.put("toGuest", toGuest);
+        model.put("hello", f.text(toGuest ? "letter.hello" : "talks.wrote", facts.guest()));
         model.put("about", about(facts, f));
         model.put("answer", reply.isEmpty() ? "" : f.text("talks.answer"));
         model.put("button", f.text(toGuest ? "talks.toBooking" : "talks.toOrder"));

@@ -1,6 +1,5 @@
 package gastfreund.app.talks;
 
-import gastfreund.app.rounds.Attention;
 import gastfreund.core.bookings.BookingId;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -14,7 +13,7 @@ import org.springframework.stereotype.Repository;
 
 /** Keeps what is said about bookings. */
 @Repository
-class TalkStore implements Attention {
+class TalkStore {
 
     private static final String TALKS =
             """
@@ -109,16 +108,10 @@ class TalkStore implements Attention {
                 .list();
     }
 
-    @Override
-    public int waiting() {
+    int countUnseen() {
         return jdbc.sql("SELECT count(*) FROM talks WHERE from_guest = 1 AND seen_at IS NULL")
                 .query(Integer.class)
                 .single();
-    }
-
-    @Override
-    public boolean isAnswer() {
-        return true;
     }
 
     void seen(long order, Instant now) {

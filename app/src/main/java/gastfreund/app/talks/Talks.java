@@ -6,6 +6,7 @@ import gastfreund.app.messages.Letter;
 import gastfreund.app.messages.Outbox;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.Orders;
+import gastfreund.app.rounds.Attention;
 import gastfreund.app.secrets.Tokens;
 import gastfreund.app.typed.Written;
 import gastfreund.core.bookings.BookingId;
@@ -21,7 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What is said with guests about their bookings, and what the house notes of them for itself. */
 @Service
-public class Talks {
+public class Talks implements Attention {
 
     /** How long a message may be, in characters. */
     public static final int MOST_WORDS = 5000;
@@ -55,6 +56,16 @@ public class Talks {
     /** What guests said that nobody at the desk has seen, the first one first. */
     public List<Talk> unseen() {
         return store.unseen(MOST_UNSEEN);
+    }
+
+    @Override
+    public int waiting() {
+        return store.countUnseen();
+    }
+
+    @Override
+    public boolean isAnswer() {
+        return true;
     }
 
     /** Whether the house can write to the guest of an order: whoever was booked at the desk may have no address. */
