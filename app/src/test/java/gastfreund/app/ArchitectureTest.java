@@ -75,6 +75,7 @@ class ArchitectureTest {
             "lists",
             "waits",
             "byhand",
+            "blocked",
             "board",
             "effects",
             "hours",

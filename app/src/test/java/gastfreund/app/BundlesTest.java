@@ -85,6 +85,7 @@ class BundlesTest {
         ENDINGS.put("letters.view.", Set.of("wide", "narrow", "dark"));
         ENDINGS.put("letters.way.", codes("gastfreund.app.letterdesk.Goes"));
         ENDINGS.put("order.letter.", Set.of("refused", "bounced"));
+        ENDINGS.put("blocked.", Set.of("from", "to"));
         ENDINGS.put("waits.part.", Set.of("lost", "owing", "overdue"));
         ENDINGS.put("till.kind.", Set.of("taken", "given", "change", "handed", "counted"));
         ENDINGS.put(

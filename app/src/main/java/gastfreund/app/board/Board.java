@@ -72,6 +72,7 @@ public record Board(
      * @param below what stands small under its name
      * @param ground when it is open
      * @param busy when they are busy elsewhere
+     * @param words why, as far as that was said
      * @param level how much of the things is taken
      * @param why where is said what can be booked in it, and why not
      */
@@ -83,6 +84,7 @@ public record Board(
             int height,
             List<Stretch> ground,
             List<Stretch> busy,
+            List<Word> words,
             List<Gap> gaps,
             List<Block> blocks,
             List<Step> level,
@@ -93,6 +95,9 @@ public record Board(
             return kind == Kind.THING ? 0 : 12;
         }
     }
+
+    /** A word in a stretch of time. */
+    public record Word(String x, String width, String text) {}
 
     /**
      * Free time that can be sold.

@@ -1,11 +1,13 @@
 package gastfreund.app.board;
 
+import gastfreund.app.blocked.BlockedTime;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.languages.Formats;
 import gastfreund.core.hours.Schedule;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Resource;
 import gastfreund.core.offers.Staff;
+import gastfreund.core.offers.StaffId;
 import gastfreund.core.sessions.Session;
 import gastfreund.core.time.Interval;
 import gastfreund.core.time.IntervalSet;
@@ -37,6 +39,7 @@ final class BoardLanes {
     private final Scale scale;
     private final List<BoardBooking> bookings;
     private final Map<Schedule, IntervalSet> open;
+    private final List<BlockedTime> blocked;
     private final Blocks blocks;
     private final Formats f;
 
@@ -46,6 +49,7 @@ final class BoardLanes {
             BoardFacts facts,
             Scale scale,
             List<BoardBooking> bookings,
+            List<BlockedTime> blocked,
             Map<Schedule, IntervalSet> open,
             Formats f) {
         this.view = view;
@@ -53,6 +57,7 @@ final class BoardLanes {
         this.facts = facts;
         this.scale = scale;
         this.bookings = bookings;
+        this.blocked = blocked;
         this.open = open;
         this.blocks = new Blocks(view, catalogue, facts, scale, f);
         this.f = f;
@@ -96,10 +101,20 @@ final class BoardLanes {
                 PERSON,
                 scale.stretches(hours),
                 scale.stretches(facts.busy().getOrDefault(person.id(), IntervalSet.empty())),
+                words(person.id()),
                 gaps(facts.free().getOrDefault(person.id(), List.of()), taken(sessions.values())),
                 blocks.inRows(new ArrayList<>(sessions.values()), FIRST_Y, BLOCK),
                 List.of(),
                 "/desk/explain?staff=" + person.id() + "&day=" + view.day());
+    }
+
+    /** What a person's time is kept free for. */
+    private List<Board.Word> words(StaffId person) {
+        return blocked.stream()
+                .filter(b -> b.staff().equals(person) && !b.word().isEmpty())
+                .flatMap(b -> scale.stretches(IntervalSet.of(b.time())).stream()
+                        .map(s -> new Board.Word(s.x(), s.width(), b.word())))
+                .toList();
     }
 
     /** What is one session: bookings that share it stand together. */
@@ -194,6 +209,7 @@ final class BoardLanes {
                 ground,
                 List.of(),
                 List.of(),
+                List.of(),
                 drawn,
                 List.of(),
                 "/desk/explain?offer=" + offer.id() + "&day=" + view.day());
@@ -213,6 +229,7 @@ final class BoardLanes {
                 List.of(f.text("board.units", resource.units(), most)),
                 height,
                 scale.stretches(hours),
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),

@@ -1,5 +1,6 @@
 package gastfreund.app.board;
 
+import gastfreund.app.blocked.Blocking;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.languages.Formats;
@@ -37,9 +38,11 @@ class BoardService {
     private final BoardStore store;
     private final CatalogueService catalogues;
     private final BoardAsking asking;
+    private final Blocking blocking;
     private final Clock clock;
 
-    BoardService(BoardStore store, CatalogueService catalogues, BoardAsking asking, Clock clock) {
+    BoardService(BoardStore store, CatalogueService catalogues, BoardAsking asking, Blocking blocking, Clock clock) {
+        this.blocking = blocking;
         this.store = store;
         this.asking = asking;
         this.catalogues = catalogues;
@@ -67,7 +70,8 @@ class BoardService {
         open.put(house.hours(), house.hours().openTime(days));
         BoardFacts facts = asking.of(view.day(), view.last(), catalogue, now, f);
         Scale scale = new Scale(columns(days, open, bookings, facts, house), view.width());
-        List<Board.Lane> lanes = new BoardLanes(view, catalogue, facts, scale, bookings, open, f).all();
+        List<Board.Lane> lanes =
+                new BoardLanes(view, catalogue, facts, scale, bookings, blocking.between(whole), open, f).all();
         return new Board(
                 view.day(),
                 view.span(),

@@ -204,6 +204,32 @@ public class BookingStore {
         }
     }
 
+    /** Keeps times free. */
+    public void block(long blocked, StaffId staff, List<Interval> times) {
+        changes.note();
+        for (Interval time : times) {
+            jdbc.sql("INSERT INTO busy (staff, start_at, end_at, blocked) VALUES (?, ?, ?, ?)")
+                    .params(staff.value(), time.start() * 60, time.end() * 60, blocked)
+                    .update();
+        }
+    }
+
+    /** Gives one time free that was kept so. */
+    public void free(long busy) {
+        changes.note();
+        jdbc.sql("DELETE FROM busy WHERE id = ? AND blocked IS NOT NULL")
+                .param(busy)
+                .update();
+    }
+
+    /** Gives free what was kept so and ends after a minute. */
+    public void free(long blocked, long minute) {
+        changes.note();
+        jdbc.sql("DELETE FROM busy WHERE blocked = ? AND end_at > ?")
+                .params(blocked, minute * 60)
+                .update();
+    }
+
     private void insertStaff(BookingId booking, List<StaffId> staff) {
         for (StaffId person : staff) {
             jdbc.sql("INSERT INTO booking_staff (booking, staff) VALUES (?, ?)")
