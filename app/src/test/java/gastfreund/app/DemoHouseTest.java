@@ -47,6 +47,9 @@ public abstract class DemoHouseTest {
     protected static final Standins STANDINS = Standins.running();
     private static final Path HOME = temporary();
 
+    /** The house's mailbox at the stand-in, which others use as well. */
+    protected static final String MAILBOX = "house." + HOME.getFileName() + "@quillmere.example";
+
     @TestConfiguration
     static class Clocks {
         @Bean
@@ -99,8 +102,8 @@ public abstract class DemoHouseTest {
         registry.add("gastfreund.jobs.troubles", () -> "1h");
         registry.add("gastfreund.mailbox.host", () -> "127.0.0.1");
         registry.add("gastfreund.mailbox.port", STANDINS::imapPort);
-        registry.add("gastfreund.mailbox.user", () -> "house@quillmere.example");
-        registry.add("gastfreund.mailbox.password", () -> "house@quillmere.example");
+        registry.add("gastfreund.mailbox.user", () -> MAILBOX);
+        registry.add("gastfreund.mailbox.password", () -> MAILBOX);
         registry.add("gastfreund.mailbox.secure", () -> false);
         registry.add("gastfreund.jobs.mailbox", () -> "1h");
         registry.add("spring.mail.port", STANDINS::smtpPort);
@@ -114,7 +117,7 @@ public abstract class DemoHouseTest {
         registry.add("gastfreund.shares.visitor", () -> 1000);
         registry.add("gastfreund.shares.house", () -> 1000);
         registry.add("gastfreund.proxies", () -> "127.0.0.1");
-        registry.add("gastfreund.mail-from", () -> "house@quillmere.example");
+        registry.add("gastfreund.mail-from", () -> MAILBOX);
         registry.add("gastfreund.jobs.outcomes", () -> "1h");
         registry.add("gastfreund.jobs.steps", () -> "200ms");
         registry.add("gastfreund.jobs.outbox", () -> "200ms");

@@ -6,8 +6,10 @@ import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
+import org.jsoup.nodes.Node;
 import org.jsoup.nodes.TextNode;
 import org.jsoup.select.NodeTraversor;
+import org.jsoup.select.NodeVisitor;
 
 /** What somebody wrote in a mail, without what they answered to. */
 final class MailWords {
@@ -25,12 +27,22 @@ final class MailWords {
         page.select("script, style, head, blockquote").remove();
         StringBuilder words = new StringBuilder();
         NodeTraversor.traverse(
-                (node, depth) -> {
-                    if (node instanceof TextNode text) {
-                        words.append(BLANKS.matcher(text.getWholeText().replace('\n', ' '))
-                                .replaceAll(" "));
-                    } else if (node instanceof Element element && (element.is("br") || element.is(BLOCKS))) {
-                        words.append('\n');
+                new NodeVisitor() {
+                    @Override
+                    public void head(Node node, int depth) {
+                        if (node instanceof TextNode text) {
+                            words.append(BLANKS.matcher(text.getWholeText().replace('\n', ' '))
+                                    .replaceAll(" "));
+                        } else if (node instanceof Element element && (element.is("br") || element.is(BLOCKS))) {
+                            words.append('\n');
+                        }
+                    }
+
+                    @Override
+                    public void tail(Node node, int depth) {
+                        if (node instanceof Element element && element.is("p")) {
+                            words.append('\n');
+                        }
                     }
                 },
                 page.body());
