@@ -76,6 +76,7 @@ class ArchitectureTest {
             "waits",
             "byhand",
             "blocked",
+            "several",
             "board",
             "effects",
             "hours",

@@ -45,6 +45,7 @@ class ListsController {
 
     /** @param sign the class of its sign */
     public record Row(
+            String id,
             String address,
             String order,
             String day,
@@ -105,6 +106,7 @@ class ListsController {
         String names = new ReasonWords(catalogue, f).names(booking.staff());
         String people = f.text("offer.people", booking.party());
         return new Row(
+                booking.id(),
                 "/desk?day=" + f.zone().dateOf(booking.time().start()) + "&booking=" + booking.id(),
                 Long.toString(booking.order()),
                 f.shortDay(f.zone().dateOf(booking.time().start())),
