@@ -85,6 +85,8 @@ class BundlesTest {
         ENDINGS.put("letters.view.", Set.of("wide", "narrow", "dark"));
         ENDINGS.put("letters.way.", codes("gastfreund.app.letterdesk.Goes"));
         ENDINGS.put("order.letter.", Set.of("refused", "bounced"));
+        ENDINGS.put(
+                "guests.goes.", Set.of("orders", "answers", "messages", "letters", "notes", "bookings", "documents"));
         ENDINGS.put("blocked.", Set.of("from", "to"));
         ENDINGS.put("waits.part.", Set.of("lost", "owing", "overdue"));
         ENDINGS.put("till.kind.", Set.of("taken", "given", "change", "handed", "counted"));

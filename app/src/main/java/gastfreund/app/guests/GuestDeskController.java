@@ -60,7 +60,7 @@ class GuestDeskController {
     public record Found(String email, boolean any, String orders, List<Note> notes) {}
 
     @Needs(Right.GUEST_DATA)
-    @GetMapping
+    @GetMapping("/data")
     String page(@RequestParam(required = false) @Nullable String said, Model model) {
         Formats f = Formats.of(model);
         return show(Note.said(said, f.words()).stream().toList(), "", null, model);
@@ -68,7 +68,7 @@ class GuestDeskController {
 
     /** The address travels in the form's body: addresses of pages stand in logs and histories. */
     @Needs(Right.GUEST_DATA)
-    @PostMapping
+    @PostMapping("/data")
     String find(@RequestParam(defaultValue = "") String email, Model model) {
         return found(Written.line(email, MOST_EMAIL), List.of(), model);
     }
@@ -133,7 +133,7 @@ class GuestDeskController {
     String forget(@RequestParam(defaultValue = "") String email, Actor host, Model model) {
         String guest = Written.line(email, MOST_EMAIL);
         if (guests.forget(guest, host)) {
-            return "redirect:/desk/guests?said=forgotten";
+            return "redirect:/desk/guests/data?said=forgotten";
         }
         return found(guest, List.of(Note.bad(Formats.of(model).text("guests.notYet"))), model);
     }

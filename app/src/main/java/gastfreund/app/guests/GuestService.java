@@ -9,6 +9,7 @@ import gastfreund.app.talks.Talks;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -28,6 +29,7 @@ class GuestService {
     private final GuestFileStore taken;
     private final Orders books;
     private final Talks talks;
+    private final GuestCards cards;
     private final Tokens tokens;
     private final Clock clock;
 
@@ -38,7 +40,9 @@ class GuestService {
             Tokens tokens,
             Clock clock,
             BookingStore bookings,
-            Talks talks) {
+            Talks talks,
+            GuestCards cards) {
+        this.cards = cards;
         this.talks = talks;
         this.bookings = bookings;
         this.store = store;
@@ -55,12 +59,20 @@ class GuestService {
     /** All that the house has of a guest, as JSON; instants are seconds since the epoch, amounts minor units. */
     @Transactional
     public String takeOut(String email, Actor host) {
+        return takeOut(new GuestCard(0, List.of(email), List.of(), List.of(), ""), host);
+    }
+
+    /** The same with all that is known of them. */
+    @Transactional
+    String takeOut(GuestCard card, Actor host) {
         ObjectNode file = JsonNodeFactory.instance.objectNode();
         file.put("format", "gastfreund-guest/1")
-                .put("guest", email)
+                .put("guest", String.join(", ", card.emails()))
                 .put("made", clock.instant().toString());
+        card.tags().forEach(file.withArray("tags")::add);
+        file.put("noteOfTheHouse", card.note());
         ArrayNode orders = file.putArray("orders");
-        for (long id : store.ordersOf(email)) {
+        for (long id : cards.ordersOf(card)) {
             orders.add(JSON.<JsonNode>valueToTree(taken.of(id)));
             books.note(id, host, Cause.DATA_TAKEN_OUT.code());
         }
@@ -74,9 +86,26 @@ class GuestService {
      */
     @Transactional
     public boolean forget(String email, Actor who) {
-        List<Long> orders = store.ordersOf(email);
+        if (!forget(store.ordersOf(email), who)) {
+            return false;
+        }
+        cards.forget(email);
+        return true;
+    }
+
+    /** The same with all that is known of a guest. */
+    @Transactional
+    boolean forget(GuestCard card, Actor who) {
+        if (!forget(cards.ordersOf(card), who)) {
+            return false;
+        }
+        cards.forget(card);
+        return true;
+    }
+
+    private boolean forget(List<Long> orders, Actor who) {
         Instant now = clock.instant();
-        if (orders.isEmpty() || store.isOpen(email, now)) {
+        if (orders.isEmpty() || store.isOpen(orders, now)) {
             return false;
         }
         orders.forEach(order -> {
@@ -86,5 +115,15 @@ class GuestService {
             books.note(order, who, Cause.DATA_FORGOTTEN.code());
         });
         return true;
+    }
+
+    /** How much of each kind goes when a guest is forgotten, and what stays. */
+    Map<String, Integer> goes(GuestCard card) {
+        return store.goes(cards.ordersOf(card));
+    }
+
+    /** Whether something of a guest is still to come. */
+    boolean isOpen(GuestCard card) {
+        return store.isOpen(cards.ordersOf(card), clock.instant());
     }
 }

@@ -1,7 +1,9 @@
 package gastfreund.app.guests;
 
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -19,6 +21,24 @@ class GuestStore {
              OR EXISTS (SELECT 1 FROM outbox l WHERE l.order_id = o.id AND l.sent_at IS NULL))
             """;
 
+    private static final Map<String, String> COUNTS = new LinkedHashMap<>();
+
+    static {
+        COUNTS.put("orders", "SELECT count(*) FROM orders WHERE id IN (:orders)");
+        COUNTS.put(
+                "answers",
+                "SELECT count(*) FROM order_lines l JOIN answers a ON a.booking = l.booking WHERE l.order_id IN (:orders)");
+        COUNTS.put("letters", "SELECT count(*) FROM outbox WHERE order_id IN (:orders)");
+        COUNTS.put(
+                "messages",
+                "SELECT count(*) FROM threads th JOIN talks t ON t.thread = th.key WHERE th.order_id IN (:orders)");
+        COUNTS.put(
+                "notes",
+                "SELECT count(*) FROM order_lines l JOIN house_notes n ON n.booking = l.booking WHERE l.order_id IN (:orders)");
+        COUNTS.put("bookings", "SELECT count(*) FROM order_lines WHERE order_id IN (:orders)");
+        COUNTS.put("documents", "SELECT count(*) FROM documents WHERE order_id IN (:orders)");
+    }
+
     private final JdbcClient jdbc;
 
     GuestStore(JdbcClient jdbc) {
@@ -33,14 +53,22 @@ class GuestStore {
                 .list();
     }
 
-    /** Whether something of an address's orders is still to come: a booking, a payment or a letter. */
-    boolean isOpen(String email, Instant now) {
-        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM orders o WHERE o.email = :email COLLATE NOCASE AND " + OPEN + ")")
-                        .param("email", email)
+    /** Whether something of some orders is still to come: a booking, a payment or a letter. */
+    boolean isOpen(List<Long> orders, Instant now) {
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM orders o WHERE o.id IN (:orders) AND " + OPEN + ")")
+                        .param("orders", orders)
                         .param("now", now.getEpochSecond())
                         .query(Integer.class)
                         .single()
                 == 1;
+    }
+
+    /** How much of each kind goes when some orders are forgotten, and what stays: by names that texts know. */
+    Map<String, Integer> goes(List<Long> orders) {
+        Map<String, Integer> counts = new LinkedHashMap<>();
+        COUNTS.forEach((name, sql) -> counts.put(
+                name, jdbc.sql(sql).param("orders", orders).query(Integer.class).single()));
+        return counts;
     }
 
     /** Mail addresses of guests whose last booking ended, and whose last order was placed, before an instant. */

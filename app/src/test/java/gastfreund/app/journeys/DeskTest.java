@@ -99,7 +99,7 @@ class DeskTest extends Journey {
         assertThat(page.getByText("This is what the guest sees")).isVisible();
         assertThat(link("Cancel this booking")).hasCount(0);
         link("Back to the order").click();
-        page.navigate(address("/desk/guests"));
+        page.navigate(address("/desk/guests/data"));
         page.getByLabel("Mail address").fill("nobody@post.example");
         button("^Find").click();
         assertThat(page.getByText("The house has nothing of this address.")).isVisible();

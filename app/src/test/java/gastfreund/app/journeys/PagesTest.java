@@ -109,6 +109,11 @@ class PagesTest extends DemoHouseTest {
         desk.put("sources", "/desk/orders/sources");
         desk.put("ways", "/desk/ways");
         desk.put("guests", "/desk/guests");
+        desk.put("guests-data", "/desk/guests/data");
+        desk.put("waits", "/desk/waits");
+        desk.put("till", "/desk/till");
+        desk.put("blocked", "/desk/blocked");
+        desk.put("several", "/desk/several");
         desk.put("account", "/desk/account");
         desk.put("sign-ins", "/desk/sign-ins");
         desk.put("second-factor", "/desk/account/second-factor");
