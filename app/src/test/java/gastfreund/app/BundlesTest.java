@@ -87,6 +87,30 @@ class BundlesTest {
         ENDINGS.put("order.letter.", Set.of("refused", "bounced"));
         ENDINGS.put(
                 "guests.goes.", Set.of("orders", "answers", "messages", "letters", "notes", "bookings", "documents"));
+        ENDINGS.put("statements.column.", Set.of("date", "amount", "name", "words", "nothing"));
+        ENDINGS.put("lists.title.", Set.of("orders", "payments"));
+        ENDINGS.put("lists.", Set.of("csv", "xlsx", "pdf"));
+        ENDINGS.put(
+                "lists.col.",
+                Set.of(
+                        "order",
+                        "placed",
+                        "guest",
+                        "mail",
+                        "telephone",
+                        "company",
+                        "what",
+                        "state",
+                        "source",
+                        "total",
+                        "paid",
+                        "open",
+                        "begun",
+                        "way",
+                        "reference",
+                        "amount",
+                        "received",
+                        "back"));
         ENDINGS.put("blocked.", Set.of("from", "to"));
         ENDINGS.put("waits.part.", Set.of("lost", "owing", "overdue"));
         ENDINGS.put("till.kind.", Set.of("taken", "given", "change", "handed", "counted"));

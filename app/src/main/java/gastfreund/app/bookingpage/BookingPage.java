@@ -17,9 +17,11 @@ import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.app.paying.Balances;
 import gastfreund.app.paying.OrderPayments;
+import gastfreund.app.payments.GatewayAccount;
 import gastfreund.app.payments.Gateways;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
+import gastfreund.app.payments.TransferCode;
 import gastfreund.app.talks.Talks;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
@@ -132,7 +134,18 @@ public class BookingPage {
                         orders.agreements(order),
                         talks.of(order),
                         Field.text("words", f.text("booking.writeWords"), Talks.MOST_WORDS)
-                                .required()));
+                                .required(),
+                        transfer.flatMap(t -> code(t, f)).orElse("")));
+    }
+
+    private Optional<String> code(Payment transfer, Formats f) {
+        GatewayAccount account = gateways.accountOf(transfer);
+        return TransferCode.svg(
+                f.currencyCode(),
+                account.key("holder"),
+                account.key("iban"),
+                f.decimal(transfer.amount()),
+                transfer.atGateway());
     }
 
     private static List<Note> notes(Set<String> said, Formats f) {

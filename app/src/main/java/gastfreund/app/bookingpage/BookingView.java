@@ -35,6 +35,7 @@ import org.jspecify.annotations.Nullable;
  * @param agreements the texts to which its guest agreed, as they were then
  * @param talk what its guest and the house wrote to one another, the first one first
  * @param write where the guest writes
+ * @param transferCode the transfer that is waited for as a picture that banking programs read; empty: there is none
  * @param nearest to what was lost, where the time ran out
  */
 public record BookingView(
@@ -58,7 +59,8 @@ public record BookingView(
         String keepAddress,
         List<AnswerStore.Agreement> agreements,
         List<Talk> talk,
-        Field write) {
+        Field write,
+        String transferCode) {
 
     /**
      * What stands, with what its guest may do about it.

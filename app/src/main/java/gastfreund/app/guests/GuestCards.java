@@ -28,6 +28,7 @@ public class GuestCards {
     static final int PAGE = 100;
     static final int MOST_NOTE = 5000;
 
+    private static final int MOST_IN_FILE = 50_000;
     private static final int MOST_TAGS = 20;
     private static final int MOST_LISTED = 200;
     private static final int MOST_TAG = 40;
@@ -66,6 +67,20 @@ public class GuestCards {
         }
         return new Page(
                 guests, rows.size() > shown.size() ? shown.get(shown.size() - 1).id() : 0);
+    }
+
+    /** All of them, as far as they go into a file. */
+    List<Listed> all(String typed, String tag) {
+        List<Listed> all = new ArrayList<>();
+        Set<Long> cards = new HashSet<>();
+        Page page = list(typed, tag, Long.MAX_VALUE);
+        while (!page.guests().isEmpty() && all.size() < MOST_IN_FILE) {
+            page.guests().stream()
+                    .filter(g -> g.card().id() == 0 || cards.add(g.card().id()))
+                    .forEach(all::add);
+            page = page.before() == 0 ? new Page(List.of(), 0) : list(typed, tag, page.before());
+        }
+        return all;
     }
 
     /** The tags there are: from each to the next one, past all guests who have it. */

@@ -6,6 +6,7 @@ import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.journal.Actor;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.lists.Sheet;
 import gastfreund.app.orderdesk.Conversation;
 import gastfreund.app.orderdesk.SaidRow;
 import gastfreund.app.orders.Order;
@@ -49,6 +50,10 @@ class GuestListController {
     /** What is told also where there is nothing of it. */
     private static final Set<String> STAY = Set.of("bookings", "documents");
 
+    private static final List<String> COLUMNS =
+            List.of("name", "mail", "telephone", "tags", "bookings", "paid", "currency");
+    private static final Set<Integer> NUMBERS = Set.of(4, 5);
+
     private final GuestCards cards;
     private final GuestService guests;
     private final Orders orders;
@@ -69,7 +74,11 @@ class GuestListController {
     }
 
     /** @param more where the list goes on; empty: it does not */
-    public record ListPage(List<Note> notes, List<Field> filters, List<Row> rows, String more, boolean data) {}
+    public record ListPage(
+            List<Note> notes, List<Field> filters, List<Row> rows, String more, List<Way> files, boolean data) {}
+
+    /** A way out. */
+    public record Way(String address, String words) {}
 
     public record Row(
             String address, String name, String reach, List<String> tags, String bookings, String next, String paid) {}
@@ -135,15 +144,62 @@ class GuestListController {
                         filters,
                         page.guests().stream().map(g -> row(g, f)).toList(),
                         page.before() == 0 ? "" : more(typed, chosen, page.before()),
+                        Stream.of("csv", "xlsx", "pdf")
+                                .map(t ->
+                                        new Way(address("/desk/guests/file." + t, typed, chosen), f.text("lists." + t)))
+                                .toList(),
                         host.may(Right.GUEST_DATA)));
         return "guests/list";
     }
 
+    private Sheet sheet(String q, String tag, Model model) {
+        Formats f = Formats.of(model);
+        return new Sheet(
+                "guests",
+                f.text("guests.listTitle"),
+                COLUMNS,
+                NUMBERS,
+                cards.all(Written.line(q, MOST_TYPED), Written.line(tag, MOST_TYPED)).stream()
+                        .map(g -> List.of(
+                                g.newest().name(),
+                                g.newest().email(),
+                                g.newest().phone(),
+                                String.join(", ", g.card().tags()),
+                                Integer.toString(g.sums().bookings()),
+                                f.decimal(Money.ofMinor(g.sums().paid())),
+                                f.currencyCode()))
+                        .toList());
+    }
+
+    @Needs(Right.GUEST_DATA)
+    @GetMapping("/file.csv")
+    ResponseEntity<String> csv(
+            @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "") String tag, Model model) {
+        return sheet(q, tag, model).csv();
+    }
+
+    @Needs(Right.GUEST_DATA)
+    @GetMapping("/file.xlsx")
+    ResponseEntity<byte[]> xlsx(
+            @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "") String tag, Model model) {
+        return sheet(q, tag, model).xlsx();
+    }
+
+    @Needs(Right.GUEST_DATA)
+    @GetMapping("/file.pdf")
+    ResponseEntity<byte[]> pdf(
+            @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "") String tag, Model model) {
+        return sheet(q, tag, model).pdf();
+    }
+
     private static String more(String typed, String tag, long before) {
-        return UriComponentsBuilder.fromPath("/desk/guests")
+        return address("/desk/guests", typed, tag) + "&before=" + before;
+    }
+
+    private static String address(String path, String typed, String tag) {
+        return UriComponentsBuilder.fromPath(path)
                 .queryParam("q", "{q}")
                 .queryParam("tag", "{tag}")
-                .queryParam("before", before)
                 .encode()
                 .buildAndExpand(Map.of("q", typed, "tag", tag))
                 .toUriString();

@@ -8,16 +8,9 @@ import gastfreund.app.hosts.Right;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.openings.ReasonWords;
 import gastfreund.app.pages.Address;
-import gastfreund.app.pages.Table;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.time.Clock;
-import java.time.Instant;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import org.dhatim.fastexcel.Workbook;
-import org.dhatim.fastexcel.Worksheet;
-import org.springframework.http.ContentDisposition;
+import java.util.Set;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -48,7 +41,7 @@ class ListFiles {
             "currency");
 
     /** Which columns are numbers. */
-    private static final List<Integer> NUMBERS = List.of(4, 10, 12, 13, 14);
+    private static final Set<Integer> NUMBERS = Set.of(4, 10, 12, 13, 14);
 
     private final BookingLists lists;
     private final CatalogueService catalogues;
@@ -62,39 +55,27 @@ class ListFiles {
         this.clock = clock;
     }
 
+    private Sheet sheet(BookingFilter.Asked asked, Model model) {
+        Formats f = Formats.of(model);
+        return new Sheet("bookings", f.text("lists.title"), COLUMNS, NUMBERS, rows(asked, f));
+    }
+
     @Needs(Right.GUEST_DATA)
     @GetMapping("/desk/bookings.csv")
     ResponseEntity<String> csv(BookingFilter.Asked asked, Model model) {
-        Formats f = Formats.of(model);
-        return Table.file("bookings.csv", COLUMNS, rows(asked, f));
+        return sheet(asked, model).csv();
     }
 
     @Needs(Right.GUEST_DATA)
     @GetMapping("/desk/bookings.xlsx")
-    ResponseEntity<byte[]> xlsx(BookingFilter.Asked asked, Model model) throws IOException {
-        Formats f = Formats.of(model);
-        List<List<String>> rows = rows(asked, f);
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (Workbook book = new Workbook(out, "Gastfreund", "1.0")) {
-            Worksheet sheet = book.newWorksheet(f.text("lists.title"));
-            for (int c = 0; c < COLUMNS.size(); c++) {
-                sheet.value(0, c, COLUMNS.get(c));
-                sheet.style(0, c).bold().set();
-            }
-            sheet.freezePane(0, 1);
-            for (int r = 0; r < rows.size(); r++) {
-                for (int c = 0; c < COLUMNS.size(); c++) {
-                    String value = rows.get(r).get(c);
-                    if (NUMBERS.contains(c)) {
-                        sheet.value(r + 1, c, Double.parseDouble(value));
-                    } else {
-                        sheet.value(r + 1, c, value);
-                    }
-                }
-            }
-        }
-        return file("bookings.xlsx", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet")
-                .body(out.toByteArray());
+    ResponseEntity<byte[]> xlsx(BookingFilter.Asked asked, Model model) {
+        return sheet(asked, model).xlsx();
+    }
+
+    @Needs(Right.GUEST_DATA)
+    @GetMapping("/desk/bookings.pdf")
+    ResponseEntity<byte[]> pdf(BookingFilter.Asked asked, Model model) {
+        return sheet(asked, model).pdf();
     }
 
     @Needs(Right.GUEST_DATA)
@@ -115,16 +96,10 @@ class ListFiles {
                         "",
                         address.of("/desk/orders/" + b.order())))
                 .toList();
-        return file("bookings.ics", "text/calendar;charset=UTF-8")
-                .body(CalendarFile.of(events, catalogue.zone().id(), clock.instant(), CalendarFile.Cover.NONE));
-    }
-
-    private static ResponseEntity.BodyBuilder file(String name, String type) {
         return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType(type))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString());
+                .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"bookings.ics\"")
+                .body(CalendarFile.of(events, catalogue.zone().id(), clock.instant(), CalendarFile.Cover.NONE));
     }
 
     private List<List<String>> rows(BookingFilter.Asked asked, Formats f) {
@@ -132,8 +107,8 @@ class ListFiles {
         ReasonWords words = new ReasonWords(catalogue, f);
         return lists.all(asked.filter(lists.today())).stream()
                 .map(b -> List.of(
-                        moment(b.time().startInstant(), f),
-                        moment(b.time().endInstant(), f),
+                        Dates.plain(b.time().startInstant(), f),
+                        Dates.plain(b.time().endInstant(), f),
                         f.text("status." + b.status().code()),
                         catalogue.offer(b.offer()).title(),
                         Integer.toString(b.party()),
@@ -151,9 +126,5 @@ class ListFiles {
                         f.decimal(b.open()),
                         f.currencyCode()))
                 .toList();
-    }
-
-    private static String moment(Instant instant, Formats f) {
-        return instant.atZone(f.zone().id()).format(DateTimeFormatter.ISO_OFFSET_DATE_TIME);
     }
 }

@@ -83,6 +83,7 @@ class ListsController {
                         List.of(
                                 new Way(filter.address("/desk/bookings.csv"), f.text("lists.csv")),
                                 new Way(filter.address("/desk/bookings.xlsx"), f.text("lists.xlsx")),
+                                new Way(filter.address("/desk/bookings.pdf"), f.text("lists.pdf")),
                                 new Way(filter.address("/desk/bookings.ics"), f.text("lists.ics")))));
         return "lists/bookings";
     }

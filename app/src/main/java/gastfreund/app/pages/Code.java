@@ -6,6 +6,7 @@ import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
 import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
+import java.nio.charset.StandardCharsets;
 import java.util.Map;
 
 /** A text as a QR code: a square of dark and light modules with its quiet border. */
@@ -20,16 +21,22 @@ public final class Code {
     /** @throws IllegalArgumentException where the text is too long for a code */
     public static Code of(String text) {
         try {
-            return new Code(new QRCodeWriter()
-                    .encode(
-                            text,
-                            BarcodeFormat.QR_CODE,
-                            0,
-                            0,
-                            Map.of(EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M)));
+            return new Code(new QRCodeWriter().encode(text, BarcodeFormat.QR_CODE, 0, 0, hints(text)));
         } catch (WriterException e) {
             throw new IllegalArgumentException(e);
         }
+    }
+
+    /** Where a text has more than the plain letters, it is said how they are written. */
+    private static Map<EncodeHintType, Object> hints(String text) {
+        boolean plain = StandardCharsets.US_ASCII.newEncoder().canEncode(text);
+        return plain
+                ? Map.of(EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M)
+                : Map.of(
+                        EncodeHintType.ERROR_CORRECTION,
+                        ErrorCorrectionLevel.M,
+                        EncodeHintType.CHARACTER_SET,
+                        StandardCharsets.UTF_8.name());
     }
 
     /** How many modules it is wide and high. */

@@ -288,6 +288,11 @@ public class PaymentService {
         return store.transfersAwaited();
     }
 
+    /** Transfers that were begun since an instant and have not come, the newest first; also those that were given up. */
+    public List<Payment> transfersNotCome(Instant since) {
+        return store.transfersNotCome(since);
+    }
+
     /**
      * Takes in that a transfer has come, also when it was given up before.
      *

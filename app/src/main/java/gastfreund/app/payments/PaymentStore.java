@@ -146,6 +146,20 @@ class PaymentStore implements Attention {
                 .list();
     }
 
+    /** Transfers that were begun since an instant and have not come, the newest first; also those that were given up. */
+    List<Payment> transfersNotCome(Instant since) {
+        return jdbc.sql(
+                        """
+                        SELECT * FROM payments
+                        WHERE gateway IN ('transfer', 'practice-transfer') AND created_at > ?
+                          AND state IN ('created', 'expired') AND reference IS NOT NULL
+                        ORDER BY created_at DESC
+                        """)
+                .param(since.getEpochSecond())
+                .query(PaymentStore::payment)
+                .list();
+    }
+
     /** Refunds that the host sends by hand and has not yet, the oldest first. */
     List<HandBack> toHandBack() {
         return jdbc.sql(

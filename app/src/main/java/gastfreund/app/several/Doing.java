@@ -35,7 +35,7 @@ public record Doing(Kind kind, @Nullable StaffId to) {
                 ? STAY
                 : code.equals("cancel")
                         ? CANCEL
-                        : code.startsWith(TO) && code.length() > TO.length()
+                        : code.startsWith(TO) && !code.substring(TO.length()).isBlank()
                                 ? handOver(new StaffId(code.substring(TO.length())))
                                 : STAY;
     }

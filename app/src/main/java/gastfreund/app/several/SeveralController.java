@@ -69,7 +69,11 @@ class SeveralController {
                 .findFirst();
         List<BookingId> bookings = named.isEmpty()
                 ? known.map(p -> several.of(p, on)).orElse(List.of())
-                : named.stream().limit(Several.MOST).map(BookingId::new).toList();
+                : named.stream()
+                        .filter(b -> !b.isBlank())
+                        .limit(Several.MOST)
+                        .map(BookingId::new)
+                        .toList();
         return new Meant(bookings, named.isEmpty() ? known.orElse(null) : null, on);
     }
 

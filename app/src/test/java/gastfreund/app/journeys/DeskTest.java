@@ -140,7 +140,7 @@ class DeskTest extends Journey {
         page.navigate(address("/desk/orders"));
         page.locator("main table a").first().click();
         assertThat(heading("Gunnar Ley")).isVisible();
-        page.locator("summary", new Page.LocatorOptions().setHasText("No")).click();
+        page.locator("summary", new Page.LocatorOptions().setHasText("No …")).click();
         page.getByLabel("Why").first().fill("The kiln is being mended.");
         button("Decline the request").click();
         assertThat(page.getByText("The request is declined.")).isVisible();

@@ -111,6 +111,9 @@ class PagesTest extends DemoHouseTest {
         desk.put("guests", "/desk/guests");
         desk.put("guests-data", "/desk/guests/data");
         desk.put("waits", "/desk/waits");
+        desk.put("statements", "/desk/statements");
+        desk.put("list-of-orders", "/desk/lists/orders");
+        desk.put("list-of-payments", "/desk/lists/payments");
         desk.put("till", "/desk/till");
         desk.put("blocked", "/desk/blocked");
         desk.put("several", "/desk/several");

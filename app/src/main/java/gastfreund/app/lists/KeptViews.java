@@ -1,0 +1,37 @@
+package gastfreund.app.lists;
+
+import gastfreund.app.hosts.Host;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What hosts look for again and again in lists, under names; all of them see it. */
+@Service
+class KeptViews {
+
+    private final KeptViewStore store;
+
+    KeptViews(KeptViewStore store) {
+        this.store = store;
+    }
+
+    /** @param remove where it is removed */
+    public record Shown(String name, String address, String remove) {}
+
+    /** @param own the address of the list */
+    List<Shown> of(String list, String own) {
+        return store.of(list).stream()
+                .map(v -> new Shown(v.name(), own + "?" + v.query(), own + "/views/" + v.id() + "/remove"))
+                .toList();
+    }
+
+    @Transactional
+    public void keep(String list, String name, String query, Host host) {
+        store.keep(list, name, query, host.email());
+    }
+
+    @Transactional
+    public void remove(long view) {
+        store.remove(view);
+    }
+}

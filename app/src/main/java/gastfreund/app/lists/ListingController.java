@@ -1,0 +1,256 @@
+package gastfreund.app.lists;
+
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.hosts.Host;
+import gastfreund.app.hosts.Needs;
+import gastfreund.app.hosts.Right;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Partial;
+import gastfreund.app.typed.Written;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/** The lists of orders and of payments, a part at a time, and as files. */
+@Controller
+@RequestMapping("/desk/lists/{list}")
+class ListingController {
+
+    private static final int PAGE = 100;
+    private static final int FILE = 50_000;
+    private static final int MOST_NAME = 60;
+
+    private final List<Listing> listings;
+    private final KeptViews views;
+    private final CatalogueService catalogues;
+    private final Clock clock;
+
+    ListingController(List<Listing> listings, KeptViews views, CatalogueService catalogues, Clock clock) {
+        this.listings = listings;
+        this.views = views;
+        this.catalogues = catalogues;
+        this.clock = clock;
+    }
+
+    /**
+     * What the page shows.
+     *
+     * @param cols the columns that can be chosen
+     * @param heads of those that are shown
+     * @param more where the list goes on; empty: it does not
+     */
+    public record ListingPage(
+            String title,
+            String own,
+            List<Field> filters,
+            Field cols,
+            String sums,
+            List<Head> heads,
+            List<Row> rows,
+            String more,
+            List<ListsController.Way> files,
+            List<KeptViews.Shown> views,
+            Field keep) {}
+
+    public record Head(String words, boolean number) {}
+
+    public record Row(String address, List<Cell> cells) {}
+
+    public record Cell(String words, boolean number) {}
+
+    private Listing listing(String name) {
+        return listings.stream()
+                .filter(l -> l.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    }
+
+    private LocalDate today() {
+        return catalogues.catalogue().zone().dateOf(clock.instant());
+    }
+
+    @Needs(Right.SEE_ALL)
+    @Partial("list")
+    @GetMapping
+    String list(
+            @PathVariable String list, Looked.Asked asked, @RequestParam(defaultValue = "0") long before, Model model) {
+        Formats f = Formats.of(model);
+        Listing listing = listing(list);
+        Looked looked = asked.looked(listing, today());
+        List<Listing.Row> found = listing.rows(looked, before > 0 ? before : Long.MAX_VALUE, PAGE + 1, f);
+        List<Listing.Row> shown = found.subList(0, Math.min(found.size(), PAGE));
+        List<Integer> places = places(listing, looked);
+        String own = "/desk/lists/" + listing.name();
+        model.addAttribute(
+                "page",
+                new ListingPage(
+                        f.text("lists.title." + listing.name()),
+                        own,
+                        filters(listing, looked, f),
+                        cols(listing, looked, f),
+                        listing.sums(looked, f),
+                        places.stream()
+                                .map(i -> listing.columns().get(i))
+                                .map(c -> new Head(f.text("lists.col." + c.key()), c.number()))
+                                .toList(),
+                        shown.stream()
+                                .map(r -> new Row(r.address(), cells(listing, r, places)))
+                                .toList(),
+                        found.size() > shown.size()
+                                ? looked.address(own) + "&before="
+                                        + shown.get(shown.size() - 1).id()
+                                : "",
+                        Stream.of("csv", "xlsx", "pdf")
+                                .map(t -> new ListsController.Way(
+                                        looked.address(own + "/file." + t), f.text("lists." + t)))
+                                .toList(),
+                        views.of(listing.name(), own),
+                        Field.line("name", f.text("lists.viewName"), MOST_NAME).required()));
+        return "lists/listing";
+    }
+
+    /** The places of the columns that are shown. */
+    private static List<Integer> places(Listing listing, Looked looked) {
+        List<Integer> places = new ArrayList<>();
+        for (int i = 0; i < listing.columns().size(); i++) {
+            if (looked.cols().contains(listing.columns().get(i).key())) {
+                places.add(i);
+            }
+        }
+        return places;
+    }
+
+    private static List<Cell> cells(Listing listing, Listing.Row row, List<Integer> places) {
+        return places.stream()
+                .map(i -> new Cell(row.shown().get(i), listing.columns().get(i).number()))
+                .toList();
+    }
+
+    private static List<Field> filters(Listing listing, Looked looked, Formats f) {
+        List<Field> filters = new ArrayList<>();
+        filters.add(Field.line("q", f.text("lists.q"), 100).value(looked.q()).with("autocomplete", "off"));
+        filters.add(Field.date("from", f.text("lists.from")).value(looked.from().toString()));
+        filters.add(Field.date("to", f.text("lists.to")).value(looked.to().toString()));
+        filters.add(select(
+                "state",
+                f.text("lists.state"),
+                listing.states().stream()
+                        .map(s -> Field.Option.of(s, f.text(listing.stateKey() + s.replace(' ', '-')))),
+                looked.state(),
+                f));
+        if (!listing.ways().isEmpty()) {
+            filters.add(select(
+                    "way",
+                    f.text("lists.col.way"),
+                    listing.ways().stream().map(w -> Field.Option.of(w, f.text("gateway." + w))),
+                    looked.way(),
+                    f));
+        }
+        if (listing.isOfOrders()) {
+            filters.add(select(
+                    "money",
+                    f.text("lists.money"),
+                    BookingFilter.MONEY.stream().map(m -> Field.Option.of(m, f.text("lists.money." + m))),
+                    looked.money(),
+                    f));
+            filters.add(Field.line("source", f.text("lists.source"), 60)
+                    .value(looked.source())
+                    .with("autocomplete", "off"));
+        }
+        return filters;
+    }
+
+    private static Field select(String name, String label, Stream<Field.Option> options, String value, Formats f) {
+        return Field.select(
+                        name,
+                        label,
+                        Stream.concat(Stream.of(Field.Option.of("", f.text("lists.any"))), options)
+                                .toList())
+                .value(value);
+    }
+
+    private static Field cols(Listing listing, Looked looked, Formats f) {
+        return Field.choices(
+                        "cols",
+                        f.text("lists.cols"),
+                        listing.columns().stream()
+                                .map(c -> Field.Option.of(c.key(), f.text("lists.col." + c.key())))
+                                .toList())
+                .given(looked.cols());
+    }
+
+    private Sheet sheet(String list, Looked.Asked asked, Model model) {
+        Formats f = Formats.of(model);
+        Listing listing = listing(list);
+        Looked looked = asked.looked(listing, today());
+        List<Integer> places = places(listing, looked);
+        Set<Integer> numbers = new HashSet<>();
+        for (int i = 0; i < places.size(); i++) {
+            if (listing.columns().get(places.get(i)).number()) {
+                numbers.add(i);
+            }
+        }
+        return new Sheet(
+                listing.name(),
+                f.text("lists.title." + listing.name()),
+                places.stream().map(i -> listing.columns().get(i).key()).toList(),
+                numbers,
+                listing.rows(looked, Long.MAX_VALUE, FILE, f).stream()
+                        .map(r -> places.stream().map(i -> r.plain().get(i)).toList())
+                        .toList());
+    }
+
+    @Needs(Right.GUEST_DATA)
+    @GetMapping("/file.csv")
+    ResponseEntity<String> csv(@PathVariable String list, Looked.Asked asked, Model model) {
+        return sheet(list, asked, model).csv();
+    }
+
+    @Needs(Right.GUEST_DATA)
+    @GetMapping("/file.xlsx")
+    ResponseEntity<byte[]> xlsx(@PathVariable String list, Looked.Asked asked, Model model) {
+        return sheet(list, asked, model).xlsx();
+    }
+
+    @Needs(Right.GUEST_DATA)
+    @GetMapping("/file.pdf")
+    ResponseEntity<byte[]> pdf(@PathVariable String list, Looked.Asked asked, Model model) {
+        return sheet(list, asked, model).pdf();
+    }
+
+    /** Keeps what is looked for under a name. */
+    @Needs(Right.SEE_ALL)
+    @PostMapping("/views")
+    String keep(
+            @PathVariable String list, Looked.Asked asked, @RequestParam(defaultValue = "") String name, Host host) {
+        Listing listing = listing(list);
+        String address = asked.looked(listing, today()).address("/desk/lists/" + listing.name());
+        String called = Written.line(name, MOST_NAME);
+        if (!called.isEmpty()) {
+            views.keep(listing.name(), called, address.substring(address.indexOf('?') + 1), host);
+        }
+        return "redirect:" + address;
+    }
+
+    @Needs(Right.SEE_ALL)
+    @PostMapping("/views/{view}/remove")
+    String remove(@PathVariable String list, @PathVariable long view) {
+        views.remove(view);
+        return "redirect:/desk/lists/" + listing(list).name();
+    }
+}

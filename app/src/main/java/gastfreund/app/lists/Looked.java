@@ -1,0 +1,92 @@
+package gastfreund.app.lists;
+
+import gastfreund.app.typed.Written;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.util.UriComponentsBuilder;
+
+/**
+ * What is looked for in a list of orders or payments, and which columns are shown.
+ *
+ * @param q the beginnings of words of a guest's name, address or number
+ * @param state the code of a state; empty: any
+ * @param way the name of a gateway; empty: any
+ * @param source from where its guest came; empty: from anywhere
+ * @param money {@code open} or {@code paid}; empty: either
+ * @param from the first date (inclusive)
+ * @param to the last date (inclusive)
+ * @param cols the keys of the columns, in the list's order
+ */
+record Looked(
+        String q,
+        String state,
+        String way,
+        String source,
+        String money,
+        LocalDate from,
+        LocalDate to,
+        List<String> cols) {
+
+    private static final int MOST_TYPED = 100;
+    private static final int BACK_DAYS = 92;
+    private static final int MOST_DAYS = 3700;
+
+    /** What an address says; what is nonsense there does not matter. */
+    record Asked(
+            @Nullable String q,
+            @Nullable String state,
+            @Nullable String way,
+            @Nullable String source,
+            @Nullable String money,
+            @Nullable String from,
+            @Nullable String to,
+            @Nullable List<String> cols) {
+
+        Looked looked(Listing listing, LocalDate today) {
+            LocalDate last = BookingFilter.given(to).orElse(today);
+            LocalDate first = BookingFilter.given(from).orElse(last.minusDays(BACK_DAYS));
+            if (first.isAfter(last) || first.isBefore(last.minusDays(MOST_DAYS))) {
+                first = last.minusDays(BACK_DAYS);
+            }
+            List<String> chosen = cols == null ? List.of() : cols;
+            List<String> known = listing.columns().stream()
+                    .map(Listing.Column::key)
+                    .filter(chosen::contains)
+                    .toList();
+            return new Looked(
+                    said(q),
+                    one(state, listing.states().stream()),
+                    one(way, listing.ways().stream()),
+                    said(source),
+                    one(money, BookingFilter.MONEY.stream()),
+                    first,
+                    last,
+                    known.isEmpty() ? listing.first() : known);
+        }
+
+        private static String said(@Nullable String text) {
+            return Written.line(text == null ? "" : text, MOST_TYPED);
+        }
+
+        private static String one(@Nullable String text, Stream<String> known) {
+            return known.filter(k -> k.equals(text)).findFirst().orElse("");
+        }
+    }
+
+    /** The address of something that shows exactly this. */
+    String address(String path) {
+        UriComponentsBuilder uri = UriComponentsBuilder.fromPath(path);
+        List<String> names = List.of("q", "state", "way", "source", "money", "from", "to");
+        List<String> values = Arrays.asList(q, state, way, source, money, from.toString(), to.toString());
+        for (int i = 0; i < names.size(); i++) {
+            if (!values.get(i).isEmpty()) {
+                uri.queryParam(names.get(i), values.get(i));
+            }
+        }
+        cols.forEach(c -> uri.queryParam("cols", c));
+        return uri.encode().toUriString();
+    }
+}
