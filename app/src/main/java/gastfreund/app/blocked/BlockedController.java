@@ -130,10 +130,7 @@ class BlockedController {
     }
 
     private static Field time(String name, @Nullable String given, Formats f) {
-        return Field.line(name, f.text("blocked." + name), 5)
-                .with("type", "time")
-                .value(given)
-                .required();
+        return Field.time(name, f.text("blocked." + name)).value(given).required();
     }
 
     private Optional<StaffId> person(Asked asked, Host host) {

@@ -77,6 +77,11 @@ public record Field(
         return of(Kind.LINE, name, label, List.of()).with("type", "date");
     }
 
+    /** A time of day, as {@code 14:30}. */
+    public static Field time(String name, String label) {
+        return of(Kind.LINE, name, label, List.of()).with("type", "time");
+    }
+
     /** What stands in it is never shown again. */
     public static Field password(String name, String label, int most) {
         return line(name, label, most).with("type", "password");
