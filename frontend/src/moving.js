@@ -1,5 +1,5 @@
-// Moves a block of the board in time and between lanes, by the pointer or by keys: where it could go is light, where not is
-// grey with the reason. Where it is let go, it is asked once.
+// Moves a block of the board in time and between lanes, or makes it longer and shorter by its edge, by the pointer or by keys: where
+// it could go is light, where not is grey with the reason. Where it is let go, it is asked once.
 const SVG = 'http://www.w3.org/2000/svg';
 const STARTS = 5;
 const HELD = 350;
@@ -21,8 +21,14 @@ export const moving = {
     const { clientX, clientY, pointerId } = event;
     let timer = null;
     let begun = event.pointerType === 'touch' ? null : false;
+    const size = event.target.closest('.edge') !== null;
     const begin = (x) => {
       begun = true;
+      if (size) {
+        this.begin(link, { size, pointer: true });
+        this.at(x, clientY);
+        return;
+      }
       const grabbed = this.minute(link.ownerSVGElement, clientX) - Number(link.dataset.from);
       this.begin(link, { grabbed, pointer: true });
       this.at(x, clientY);
@@ -68,7 +74,9 @@ export const moving = {
   pressed(event) {
     if (event.target.closest?.('input, textarea, select, dialog') || event.ctrlKey || event.metaKey || event.altKey) return;
     if (!this.move) {
-      if (event.key.toLowerCase() === 'm') this.take();
+      const key = event.key.toLowerCase();
+      if (key === 'm') this.take(false);
+      if (key === 'l') this.take(true);
       return;
     }
     const key = event.key;
@@ -82,16 +90,20 @@ export const moving = {
   },
 
   // By keys: the block that has the focus, or the one that is chosen.
-  async take() {
+  async take(size) {
     const focused = document.activeElement?.closest?.('a[data-booking]');
     const link = focused ?? this.board().querySelector('a.selected[data-booking]');
     if (!link) return;
     link.focus({ preventScroll: true });
-    this.begin(link, { grabbed: 0, pointer: false });
+    this.begin(link, { grabbed: 0, pointer: false, size });
     const mine = this.move;
     await mine.coming;
     if (this.move !== mine || !mine.places) return;
     const own = link.ownerSVGElement.dataset.lane;
+    if (size) {
+      this.show(own, this.longest(Number(link.dataset.to)));
+      return;
+    }
     const lane = mine.places.has(own) ? own : [...mine.places.keys()][0];
     if (lane) this.show(lane, this.nearest(lane, Number(link.dataset.from)));
   },
@@ -102,7 +114,36 @@ export const moving = {
     link.classList.add('taken-up');
     this.board().classList.add('moving');
     this.tip().hidden = true;
-    this.move.coming = this.look(this.move);
+    this.move.coming = how.size ? this.measure(this.move) : this.look(this.move);
+  },
+
+  // How long it could be, from its start on.
+  async measure(mine) {
+    const { booking, order } = mine.link.dataset;
+    const lane = mine.link.ownerSVGElement.dataset.lane;
+    try {
+      const answer = await fetch(`${this.$root.dataset.orders}/${order}/bookings/${booking}/move/sizes`);
+      if (!answer.ok || answer.redirected) throw new Error(answer.statusText);
+      const { words, sizes } = await answer.json();
+      const places = sizes
+        .map(([end, length, units, free, said]) => ({ start: mine.from, minutes: end - mine.from, length, units, free, said: words[said] }))
+        .filter((place) => this.across(mine.from + place.minutes) !== null);
+      mine.places = new Map([[lane, places]]);
+      if (this.move === mine) this.light(mine);
+      if (this.move === mine && mine.last) this.at(...mine.last);
+    } catch {
+      if (this.move === mine) this.leave();
+    }
+  },
+
+  // The size that ends the nearest to a minute.
+  longest(minute) {
+    let best = null;
+    for (const place of [...this.move.places.values()][0] ?? []) {
+      const off = Math.abs(place.start + place.minutes - minute);
+      if (!best || off < Math.abs(best.start + best.minutes - minute)) best = place;
+    }
+    return best;
   },
 
   async look(mine) {
@@ -131,10 +172,10 @@ export const moving = {
       const layer = drawn('g', { class: 'where' });
       layer.append(drawn('rect', { class: 'nowhere', width: '100%', height: '100%' }));
       let stretch = null;
-      for (const { start, free } of places) {
+      for (const { start, free, minutes } of places) {
         if (!free) continue;
-        const end = start + mine.minutes;
-        if (stretch && start <= stretch.end && this.column(start) === this.column(stretch.start)) stretch.end = end;
+        const end = start + (minutes ?? mine.minutes);
+        if (stretch && start <= stretch.end && this.column(start) === this.column(stretch.start)) stretch.end = Math.max(stretch.end, end);
         else {
           if (stretch) this.lit(lane, layer, stretch);
           stretch = { start, end };
@@ -169,6 +210,11 @@ export const moving = {
     mine.last = [clientX, clientY];
     this.scroll(clientX, clientY);
     if (!mine.places) return;
+    if (mine.size) {
+      const own = mine.link.ownerSVGElement;
+      this.show(own.dataset.lane, this.longest(this.minute(own, clientX)));
+      return;
+    }
     const lanes = [...this.board().querySelectorAll('[data-lane]')];
     const under = lanes.find((lane) => {
       const box = lane.getBoundingClientRect();
@@ -200,6 +246,7 @@ export const moving = {
       if (next) this.show(mine.lane, next);
       return;
     }
+    if (mine.size) return;
     const lanes = [...this.board().querySelectorAll('[data-lane]')].map((l) => l.dataset.lane).filter((l) => mine.places.has(l));
     const next = lanes[lanes.indexOf(mine.lane) + down];
     if (next) this.show(next, this.nearest(next, mine.place.start));
@@ -218,12 +265,13 @@ export const moving = {
     }
     const svg = this.board().querySelector(`[data-lane="${CSS.escape(lane)}"]`);
     const from = this.across(place.start);
+    const minutes = place.minutes ?? mine.minutes;
     const block = mine.link.querySelector('.block');
     const ghost = drawn('g', { class: `ghost ${place.free ? 'free' : 'against'}` });
     ghost.append(
       drawn('rect', {
         x: `${from}%`,
-        width: `${this.across(place.start + mine.minutes) - from}%`,
+        width: `${this.across(place.start + minutes) - from}%`,
         y: block.getAttribute('y'),
         height: block.getAttribute('height'),
         rx: 9,
@@ -231,7 +279,7 @@ export const moving = {
     );
     svg.append(ghost);
     const time = new Intl.DateTimeFormat(document.documentElement.lang, { timeZone: zone, hour: 'numeric', minute: '2-digit', hourCycle: clock });
-    const [start, end] = [place.start, place.start + mine.minutes].map((m) => time.format(new Date(m * 60000)));
+    const [start, end] = [place.start, place.start + minutes].map((m) => time.format(new Date(m * 60000)));
     const name = svg.getAttribute('aria-label');
     this.tell(ghost, [`${name}, ${start}–${end}: ${place.free ? here : spite}`, place.said, letgo]);
     if (!mine.pointer) ghost.scrollIntoView({ block: 'nearest', inline: 'nearest' });
@@ -243,7 +291,8 @@ export const moving = {
     if (this.move !== mine) return;
     if (mine.places && !mine.place && mine.last) this.at(...mine.last);
     const { lane, place } = mine;
-    const stays = place && place.start === mine.from && lane === mine.link.ownerSVGElement.dataset.lane;
+    const same = place && (place.minutes ?? mine.minutes) === mine.minutes;
+    const stays = same && place.start === mine.from && lane === mine.link.ownerSVGElement.dataset.lane;
     this.leave();
     if (place && !stays) this.question(mine.link.dataset, lane, place, silent);
   },
@@ -265,6 +314,10 @@ export const moving = {
     const said = new URLSearchParams({ start: place.start, board, fragment: 'change' });
     if (kind === 'person') said.set('person', id);
     if (!place.free) said.set('inSpite', 'true');
+    if (place.length) {
+      said.set('length', place.length);
+      said.set('units', place.units);
+    }
     try {
       const answer = await fetch(`${orders}/${order}/bookings/${booking}/move/to?${said}`);
       if (!answer.ok || answer.redirected) throw new Error(answer.statusText);

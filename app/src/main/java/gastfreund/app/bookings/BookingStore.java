@@ -296,6 +296,13 @@ public class BookingStore {
         replaceStaff(booking, staff);
     }
 
+    /** Notes of what length a booking is, and of how many of its units; its time is another already. */
+    public void setLength(BookingId booking, LengthId length, int units) {
+        jdbc.sql("UPDATE bookings SET length = ?, units = ? WHERE id = ?")
+                .params(length.value(), units, booking.value())
+                .update();
+    }
+
     /** Lets the holds of an order end at {@code until}, whether that is sooner or later than before. */
     public void holdUntil(long order, Instant until) {
         changes.note();

@@ -1,6 +1,7 @@
 package gastfreund.app.lists;
 
 import gastfreund.app.hosts.Host;
+import gastfreund.app.typed.Written;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -8,6 +9,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** What hosts look for again and again in lists, under names; all of them see it. */
 @Service
 class KeptViews {
+
+    static final int MOST_NAME = 60;
 
     private final KeptViewStore store;
 
@@ -25,9 +28,17 @@ class KeptViews {
                 .toList();
     }
 
+    /**
+     * Keeps what an address shows; nothing without a name.
+     *
+     * @param address of the list with what is looked for
+     */
     @Transactional
-    public void keep(String list, String name, String query, Host host) {
-        store.keep(list, name, query, host.email());
+    public void keep(String list, String name, String address, Host host) {
+        String called = Written.line(name, MOST_NAME);
+        if (!called.isEmpty()) {
+            store.keep(list, called, address.substring(address.indexOf('?') + 1), host.email());
+        }
     }
 
     @Transactional

@@ -7,7 +7,6 @@ import gastfreund.app.hosts.Right;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Partial;
-import gastfreund.app.typed.Written;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -33,7 +32,6 @@ class ListingController {
 
     private static final int PAGE = 100;
     private static final int FILE = 50_000;
-    private static final int MOST_NAME = 60;
 
     private final List<Listing> listings;
     private final KeptViews views;
@@ -120,7 +118,8 @@ class ListingController {
                                         looked.address(own + "/file." + t), f.text("lists." + t)))
                                 .toList(),
                         views.of(listing.name(), own),
-                        Field.line("name", f.text("lists.viewName"), MOST_NAME).required()));
+                        Field.line("name", f.text("lists.viewName"), KeptViews.MOST_NAME)
+                                .required()));
         return "lists/listing";
     }
 
@@ -240,10 +239,7 @@ class ListingController {
             @PathVariable String list, Looked.Asked asked, @RequestParam(defaultValue = "") String name, Host host) {
         Listing listing = listing(list);
         String address = asked.looked(listing, today()).address("/desk/lists/" + listing.name());
-        String called = Written.line(name, MOST_NAME);
-        if (!called.isEmpty()) {
-            views.keep(listing.name(), called, address.substring(address.indexOf('?') + 1), host);
-        }
+        views.keep(listing.name(), name, address, host);
         return "redirect:" + address;
     }
 

@@ -2,6 +2,7 @@ package gastfreund.app.lists;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.languages.Formats;
@@ -17,6 +18,8 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** The list of bookings at the desk, which is filtered as somebody types. */
@@ -25,10 +28,15 @@ class ListsController {
 
     private static final Pattern CURSOR = Pattern.compile("(\\d{1,10})-([\\w-]{1,64})");
 
+    private static final String LIST = "bookings";
+    private static final String OWN = "/desk/bookings";
+
     private final BookingLists lists;
+    private final KeptViews views;
     private final CatalogueService catalogues;
 
-    ListsController(BookingLists lists, CatalogueService catalogues) {
+    ListsController(BookingLists lists, CatalogueService catalogues, KeptViews views) {
+        this.views = views;
         this.lists = lists;
         this.catalogues = catalogues;
     }
@@ -41,7 +49,14 @@ class ListsController {
      * @param files where it can be had as files
      */
     public record ListPage(
-            List<Field> filters, String sums, List<Row> rows, String more, boolean begins, List<Way> files) {}
+            List<Field> filters,
+            String sums,
+            List<Row> rows,
+            String more,
+            boolean begins,
+            List<Way> files,
+            List<KeptViews.Shown> views,
+            Field keep) {}
 
     /** @param sign the class of its sign */
     public record Row(
@@ -84,8 +99,27 @@ class ListsController {
                                 new Way(filter.address("/desk/bookings.csv"), f.text("lists.csv")),
                                 new Way(filter.address("/desk/bookings.xlsx"), f.text("lists.xlsx")),
                                 new Way(filter.address("/desk/bookings.pdf"), f.text("lists.pdf")),
-                                new Way(filter.address("/desk/bookings.ics"), f.text("lists.ics")))));
+                                new Way(filter.address("/desk/bookings.ics"), f.text("lists.ics"))),
+                        views.of(LIST, OWN),
+                        Field.line("name", f.text("lists.viewName"), KeptViews.MOST_NAME)
+                                .required()));
         return "lists/bookings";
+    }
+
+    /** Keeps what is looked for under a name. */
+    @Needs(Right.SEE_ALL)
+    @PostMapping("/desk/bookings/views")
+    String keep(BookingFilter.Asked asked, @RequestParam(defaultValue = "") String name, Host host) {
+        String address = asked.filter(lists.today()).address(OWN);
+        views.keep(LIST, name, address, host);
+        return "redirect:" + address;
+    }
+
+    @Needs(Right.SEE_ALL)
+    @PostMapping("/desk/bookings/views/{view}/remove")
+    String remove(@PathVariable long view) {
+        views.remove(view);
+        return "redirect:" + OWN;
     }
 
     private static String more(BookingFilter filter, ListedBooking last) {

@@ -48,11 +48,20 @@ public class Mailbox {
                 inbox.open(Folder.READ_WRITE);
                 Message[] fresh = inbox.search(new FlagTerm(new Flags(Flags.Flag.SEEN), false));
                 for (Message message : Arrays.copyOf(fresh, Math.min(fresh.length, MOST))) {
-                    take(message);
+                    takeOrLeave(message);
                 }
             }
         } catch (MessagingException e) {
             LOG.warn("the mailbox cannot be read: {}", e.getMessage());
+        }
+    }
+
+    /** What cannot be kept just now stays for the next time, and is in nobody's way. */
+    private void takeOrLeave(Message message) throws MessagingException {
+        try {
+            take(message);
+        } catch (RuntimeException e) {
+            LOG.error("a mail in the mailbox cannot be taken in", e);
         }
     }
 

@@ -11,6 +11,7 @@ import gastfreund.app.typed.Minute;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
+import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.StaffId;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
@@ -36,8 +37,10 @@ class MoveDeskController {
     private final Orders orders;
     private final MovePages pages;
     private final MovePlaces places;
+    private final Moves moves;
 
-    MoveDeskController(Orders orders, MovePages pages, MovePlaces places) {
+    MoveDeskController(Orders orders, MovePages pages, MovePlaces places, Moves moves) {
+        this.moves = moves;
         this.places = places;
         this.orders = orders;
         this.pages = pages;
@@ -82,10 +85,13 @@ class MoveDeskController {
             @RequestParam @Minute long start,
             @RequestParam(required = false) @Nullable StaffId person,
             @RequestParam(defaultValue = "false") boolean inSpite,
+            @RequestParam(required = false) @Nullable LengthId length,
+            @RequestParam(defaultValue = "1") int units,
             @RequestParam(defaultValue = "") String board,
             Host host,
             Model model) {
-        return pages.change(side(number, booking, board), start, new Moves.Target(person, inSpite), host, model);
+        MovePages.Side side = side(number, booking, board);
+        return pages.change(side, start, target(side, person, inSpite, length, units), host, model);
     }
 
     @Needs(Right.MOVE)
@@ -97,6 +103,8 @@ class MoveDeskController {
             @RequestParam @Minor long total,
             @RequestParam(required = false) @Nullable StaffId person,
             @RequestParam(defaultValue = "false") boolean inSpite,
+            @RequestParam(required = false) @Nullable LengthId length,
+            @RequestParam(defaultValue = "1") int units,
             @RequestParam(defaultValue = "") String board,
             @RequestParam(defaultValue = "false") boolean keepPrice,
             @RequestParam(defaultValue = "false") boolean tell,
@@ -108,12 +116,31 @@ class MoveDeskController {
                 new Moves.Wish(
                         Audience.DESK,
                         start,
-                        new Moves.Target(person, inSpite),
+                        target(side, person, inSpite, length, units),
                         Money.ofMinor(total),
                         kept,
                         tell,
                         side.onBoard(),
                         host.actor()));
+    }
+
+    /** @param length null: as long as it is */
+    private Moves.Target target(
+            MovePages.Side side, @Nullable StaffId person, boolean inSpite, @Nullable LengthId length, int units) {
+        Moves.Size size = length == null
+                ? null
+                : moves.size(side.order(), side.line(), length, units)
+                        .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        return new Moves.Target(person, inSpite, size);
+    }
+
+    /** How long it could be, and why not longer, as JSON. */
+    @Needs(Right.MOVE)
+    @GetMapping("/sizes")
+    ResponseEntity<MovePlaces.Sizes> sizes(@PathVariable long number, @PathVariable BookingId booking, Model model) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(places.sizes(side(number, booking, ""), Formats.of(model)));
     }
 
     /** Takes the last move back, with its letters. */

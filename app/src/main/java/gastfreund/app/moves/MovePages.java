@@ -176,6 +176,10 @@ class MovePages {
         if (target.inSpite()) {
             fields.add(Field.hidden("inSpite", "true"));
         }
+        if (target.size() != null) {
+            fields.add(Field.hidden("length", target.size().length().id().value()));
+            fields.add(Field.hidden("units", Integer.toString(target.size().units())));
+        }
         if (side.onBoard()) {
             fields.add(Field.hidden("board", side.board()));
         }

@@ -56,6 +56,30 @@ class MovePlaces {
      */
     public record Places(long minutes, List<String> lanes, List<String> words, List<List<Long>> places) {}
 
+    /**
+     * How long a booking could be.
+     *
+     * @param words what can be said of sizes
+     * @param sizes each with its end in minutes since the epoch, its length, its units, whether it fits, and the index of its
+     *     words
+     */
+    public record Sizes(List<String> words, List<List<Object>> sizes) {}
+
+    /** How long a booking could be from its start on, and why not longer. */
+    Sizes sizes(MovePages.Side side, Formats f) {
+        OrderLine line = side.line();
+        Map<String, Integer> words = new LinkedHashMap<>();
+        List<List<Object>> sizes = moves.sizes(side.order(), line).stream()
+                .map(s -> List.<Object>of(
+                        s.time().end(),
+                        s.size().length().id().value(),
+                        s.size().units(),
+                        s.option().isOpen(),
+                        index(words, said(line, s.time(), s.option(), f))))
+                .toList();
+        return new Sizes(List.copyOf(words.keySet()), sizes);
+    }
+
     /** Where else a booking could be from one date to another, and why not there. */
     Places places(MovePages.Side side, LocalDate from, LocalDate to, Formats f) {
         OrderLine line = side.line();

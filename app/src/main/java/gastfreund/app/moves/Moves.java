@@ -21,6 +21,8 @@ import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;
+import gastfreund.core.offers.Length;
+import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
@@ -33,6 +35,7 @@ import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -55,6 +58,9 @@ public class Moves {
      */
     public record Proposal(
             Interval time, Answer.Judged option, Money total, Money back, Money more, Money floor, boolean visits) {}
+
+    /** How many units of a length are tried at most. */
+    private static final int MOST_UNITS = 24;
 
     private final BookingStore bookings;
     private final OrderStore store;
@@ -117,15 +123,28 @@ public class Moves {
         }
     }
 
+    /** How long a booking is to be: a length as it is sold, and how many of its units. */
+    public record Size(Length length, int units) {
+
+        boolean isOf(OrderLine line) {
+            return length.id().equals(line.length()) && units == line.units();
+        }
+    }
+
     /**
-     * With whom a booking is to be.
+     * With whom a booking is to be, and how long.
      *
      * @param person who serves then, perhaps with others; null: whoever would be given to a guest
      * @param inSpite whether it is moved though something stands against it; for the house alone
+     * @param size null: as long as it is
      */
-    public record Target(@Nullable StaffId person, boolean inSpite) {
+    public record Target(@Nullable StaffId person, boolean inSpite, @Nullable Size size) {
 
         public static final Target ANYONE = new Target(null, false);
+
+        public Target(@Nullable StaffId person, boolean inSpite) {
+            this(person, inSpite, null);
+        }
     }
 
     /** Whether a booking may be moved now. */
@@ -145,6 +164,11 @@ public class Moves {
 
     /** The choice of another time for a line, from the offer of now with what was sold; empty where it is none any more. */
     Optional<Choice> choice(Order order, OrderLine line, Audience by) {
+        return choice(order, line, by, null);
+    }
+
+    /** The same, longer or shorter. */
+    private Optional<Choice> choice(Order order, OrderLine line, Audience by, @Nullable Size size) {
         String address = by == Audience.GUEST
                 ? "/bookings/" + order.token() + "/lines/" + line.booking() + "/move"
                 : "/desk/orders/" + order.number() + "/bookings/" + line.booking() + "/move";
@@ -152,14 +176,68 @@ public class Moves {
         Offer now = catalogues.catalogue().offer(line.offer());
         return line.sold()
                 .within(now, line.units(), line.party())
+                .filter(offer -> size == null || sells(offer, line, size))
                 .map(offer -> Choice.moving(
                         offer,
                         line.party(),
-                        line.length(),
-                        line.units(),
+                        size == null ? line.length() : size.length().id(),
+                        size == null ? line.units() : size.units(),
                         line.addOns(),
                         place(house, offer, line.place()),
                         new Choice.Moving(address, line.booking(), true, by)));
+    }
+
+    /** Whether an offer has that length. What a pass pays stays as long as it is, and so do dates of a timetable. */
+    private static boolean sells(Offer offer, OrderLine line, Size size) {
+        return !offer.hasTimetable()
+                && !line.covered().isPositive()
+                && offer.lengths().stream()
+                        .anyMatch(l -> l.id().equals(size.length().id()) && l.sells(size.units()));
+    }
+
+    /** A length that a booking could have; empty where there is none of that name. */
+    Optional<Size> size(Order order, OrderLine line, LengthId length, int units) {
+        return choice(order, line, Audience.DESK).stream()
+                .flatMap(c -> c.offer().lengths().stream())
+                .filter(l -> l.id().equals(length) && l.sells(units))
+                .map(l -> new Size(l, units))
+                .findFirst();
+    }
+
+    /**
+     * How long a booking could be from its start on, with those who serve it now.
+     *
+     * @param option what stands against it
+     */
+    record Sized(Size size, Interval time, Answer.Judged option) {}
+
+    /** All that it could last, the shortest first. */
+    List<Sized> sizes(Order order, OrderLine line) {
+        Optional<Choice> now = mayMove(line, Audience.DESK) ? choice(order, line, Audience.DESK) : Optional.empty();
+        List<Sized> sizes = new ArrayList<>();
+        for (Length length : now.map(c -> c.offer().lengths()).orElse(List.of())) {
+            for (int units = 1; units <= MOST_UNITS; units++) {
+                if (length.sells(units)) {
+                    sized(order, line, new Size(length, units)).ifPresent(sizes::add);
+                }
+            }
+        }
+        return sizes.stream().sorted(Comparator.comparing(s -> s.time().end())).toList();
+    }
+
+    private Optional<Sized> sized(Order order, OrderLine line, Size size) {
+        long start = line.time().start();
+        LocalDate date = catalogues.catalogue().zone().dateOf(start);
+        return choice(order, line, Audience.DESK, size)
+                .flatMap(c -> openings
+                        .explain(c.within(catalogues.catalogue().house()), c.query(date, date, clock.instant()))
+                        .entries()
+                        .stream()
+                        .filter(e -> e.time().start() == start)
+                        .flatMap(e -> e.options().stream()
+                                .filter(o -> o.staff().equals(line.reserved().staff()))
+                                .map(o -> new Sized(size, e.time(), o)))
+                        .findFirst());
     }
 
     /** Where it was booked, unless that is given up; null where the offer has no place. */
@@ -175,8 +253,10 @@ public class Moves {
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         LocalDate date = catalogue.zone().dateOf(start);
-        Optional<Choice> choice = choice(order, line, by);
+        Size size = target.size();
+        Optional<Choice> choice = choice(order, line, by, size);
         boolean stays = start == line.time().start()
+                && (size == null || size.isOf(line))
                 && (target.person() == null || line.reserved().staff().contains(target.person()));
         if (choice.isEmpty() || stays || target.inSpite() && by == Audience.GUEST) {
             return Optional.empty();
@@ -314,7 +394,7 @@ public class Moves {
                 new Wish(
                         Audience.DESK,
                         before.time().start(),
-                        new Target(null, true),
+                        new Target(null, true, before.size()),
                         before.total(),
                         false,
                         false,
@@ -337,7 +417,11 @@ public class Moves {
                 proposal.option().place(),
                 proposal.option().staff(),
                 now);
-        Sold sold = line.sold()
+        Size size = wish.target().size();
+        if (size != null) {
+            bookings.setLength(booking, size.length().id(), size.units());
+        }
+        Sold sold = (size == null ? line.sold() : line.sold().lasting(size.length()))
                 .at(
                         proposal.option().place(),
                         proposal.option().staff(),

@@ -25,7 +25,13 @@ class Undos {
 
     /** @param since when it was moved */
     record Before(
-            long order, Interval time, @Nullable PlaceId place, List<StaffId> staff, Money total, Instant since) {}
+            long order,
+            Interval time,
+            @Nullable PlaceId place,
+            List<StaffId> staff,
+            Moves.Size size,
+            Money total,
+            Instant since) {}
 
     private final Map<BookingId, Before> kept = new ConcurrentHashMap<>();
 
@@ -34,7 +40,13 @@ class Undos {
         kept.put(
                 line.booking(),
                 new Before(
-                        order.id(), line.time(), line.place(), line.reserved().staff(), line.total(), now));
+                        order.id(),
+                        line.time(),
+                        line.place(),
+                        line.reserved().staff(),
+                        new Moves.Size(line.sold().length(), line.units()),
+                        line.total(),
+                        now));
     }
 
     Optional<Before> of(BookingId booking, Instant now) {

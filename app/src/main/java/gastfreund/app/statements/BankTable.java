@@ -52,12 +52,12 @@ final class BankTable {
             .toList();
     private static final Pattern BLANKS = Pattern.compile("[\\s\\u00a0']++");
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d{1,12}+(?:\\.\\d{1,4}+)?");
-    private static final Pattern WHEN = Pattern.compile("(?i).*(?:datum|date|booked|buchung).*");
-    private static final Pattern HOW_MUCH = Pattern.compile("(?i).*(?:betrag|amount|credit|haben).*");
-    private static final Pattern WHO =
-            Pattern.compile("(?i).*(?:name|auftraggeber|debtor|payer|zahlungspflicht|absender).*");
-    private static final Pattern WHAT_FOR =
-            Pattern.compile("(?i).*(?:zweck|purpose|reference|remittance|details|text|beschreibung).*");
+    private static final List<String> WHEN = List.of("datum", "date", "booked", "buchung");
+    private static final List<String> HOW_MUCH = List.of("betrag", "amount", "credit", "haben");
+    private static final List<String> WHO =
+            List.of("name", "auftraggeber", "debtor", "payer", "zahlungspflicht", "absender");
+    private static final List<String> WHAT_FOR =
+            List.of("zweck", "purpose", "reference", "remittance", "details", "text", "beschreibung");
 
     private final List<List<String>> rows;
 
@@ -124,17 +124,20 @@ final class BankTable {
     List<Column> guessed() {
         List<Column> columns = new ArrayList<>();
         for (String head : heads()) {
-            Column guess = WHEN.matcher(head).matches()
+            Column guess = says(head, WHEN)
                     ? Column.DATE
-                    : HOW_MUCH.matcher(head).matches()
+                    : says(head, HOW_MUCH)
                             ? Column.AMOUNT
-                            : WHAT_FOR.matcher(head).matches()
-                                    ? Column.WORDS
-                                    : WHO.matcher(head).matches() ? Column.NAME : Column.NOTHING;
+                            : says(head, WHAT_FOR) ? Column.WORDS : says(head, WHO) ? Column.NAME : Column.NOTHING;
             boolean again = guess != Column.WORDS && columns.contains(guess);
             columns.add(again ? Column.NOTHING : guess);
         }
         return columns;
+    }
+
+    private static boolean says(String head, List<String> words) {
+        String plain = head.toLowerCase(Locale.ROOT);
+        return words.stream().anyMatch(plain::contains);
     }
 
     /**

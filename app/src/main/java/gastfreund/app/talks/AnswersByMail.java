@@ -104,8 +104,8 @@ class AnswersByMail implements MailTaking {
 
     private static void read(Part part, Parts parts, int depth) throws MessagingException, IOException {
         boolean file = part.getFileName() != null || Part.ATTACHMENT.equalsIgnoreCase(part.getDisposition());
-        if (!file && part.isMimeType("multipart/*") && depth < MOST_DEPTH) {
-            Multipart all = (Multipart) part.getContent();
+        boolean several = !file && depth < MOST_DEPTH && part.isMimeType("multipart/*");
+        if (several && part.getContent() instanceof Multipart all) {
             for (int i = 0; i < all.getCount(); i++) {
                 read(all.getBodyPart(i), parts, depth + 1);
             }

@@ -94,6 +94,33 @@ class BoardTest extends Journey {
     }
 
     @Test
+    void aBlockIsMadeLongerByItsEdgeAndByKeysAlone() {
+        open(true, 1280);
+        signIn();
+        Locator block = booked(22, "Hauke Fenn");
+        long from = Long.parseLong(block.getAttribute("data-from"));
+        BoundingBox box = block.locator(".block").boundingBox();
+        page.mouse().move(box.x + box.width - 2, box.y + box.height / 2);
+        page.mouse().down();
+        page.mouse().move(box.x + box.width + 12, box.y + box.height / 2);
+        assertThat(page.locator(".board .lit").first()).isAttached();
+        page.mouse().move(box.x + box.width * 1.5, box.y + box.height / 2);
+        assertThat(tip()).containsText("Mira, ");
+        page.mouse().up();
+        assertThat(page.locator("dialog")).containsText("74.00");
+        button("Move it").click();
+        assertThat(block("Hauke Fenn")).hasAttribute("data-to", Long.toString(from + 90));
+        block("Hauke Fenn").focus();
+        page.keyboard().press("l");
+        assertThat(page.locator(".board .ghost")).isAttached();
+        page.keyboard().press("ArrowLeft");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("dialog")).containsText("52.00");
+        page.keyboard().press("Enter");
+        assertThat(block("Hauke Fenn")).hasAttribute("data-to", Long.toString(from + 60));
+    }
+
+    @Test
     void aReasonAgainstItIsSaidAndTheHostMayOverruleIt() {
         open(true, 1280);
         signIn();

@@ -134,18 +134,6 @@ public final class Shots {
         return page.frameLocator("gastfreund-panel iframe");
     }
 
-    private void sharing(Page page) {
-        page.navigate(
-                address + "/desk/house/sharing?what=offer:clay-table&without=picture+text&accent=%232d6a4f&font=page"
-                        + "&ground=none&from=gift-ideas");
-        page.frameLocator("#preview iframe")
-                .frameLocator("gastfreund-panel iframe")
-                .locator(".slot")
-                .first()
-                .waitFor();
-        take(page, "sharing");
-    }
-
     private void desk() {
         Page page = page(1280);
         page.navigate(address + "/desk");
@@ -160,15 +148,24 @@ public final class Shots {
         page.locator(".board a:has(.block)").nth(1).click();
         page.waitForURL("**booking=**");
         take(page, "board");
+        page.navigate(address + "/desk/waits");
+        take(page, "waits");
+        page.navigate(address + "/desk/guests?q=rasmus");
+        page.locator("main table a").first().click();
+        page.waitForURL("**/guests/**");
+        page.getByLabel("Tags").fill("regular, left-handed");
+        page.getByLabel("Note").fill("Likes the wheel by the window.");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep it"))
+                .click();
+        page.waitForURL("**said=**");
+        take(page, "guest");
         page.navigate(address + "/desk/orders");
-        take(page, "orders");
         page.locator("main table a").first().click();
         page.waitForURL("**/orders/**");
         page.locator(".decisions summary").last().click();
         take(page, "order");
         hours(page);
         offers(page);
-        sharing(page);
         page.navigate(address + "/desk/letters?letter=balance");
         page.locator("iframe.mail").waitFor();
         take(page, "letters");

@@ -10,6 +10,7 @@ import java.io.StringReader;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.model.Calendar;
@@ -142,6 +143,15 @@ class ListsTest extends OrdersTest {
         calendar.validate();
         assertThat(calendar.getComponents(Component.VEVENT)).hasSameSizeAs(shown);
         assertThat(get("/desk/bookings.csv").statusCode()).isNotEqualTo(200);
+    }
+
+    @Test
+    void aViewIsKeptUnderAName() {
+        host.post("/desk/bookings/views?" + span() + "&person=mira", Map.of("name", "Mira's <year>"));
+        String page = host.get("/desk/bookings").body();
+        assertThat(page).contains(">Mira&#39;s &lt;year&gt;</a>").contains("person=mira&amp;");
+        host.post("/desk/bookings/views?" + span(), Map.of("name", "  "));
+        assertThat(page.split("/views/\\d+/remove", -1)).hasSize(2);
     }
 
     @Test

@@ -84,6 +84,11 @@ public record Sold(
         return new Sold(title, length, addOns, confirm, payment, terms, taxRate, name, names);
     }
 
+    /** The same, longer or shorter. */
+    public Sold lasting(Length other) {
+        return new Sold(title, other, addOns, confirm, payment, terms, taxRate, place, staff);
+    }
+
     /** The title of an add-on; empty where none of it was sold. */
     public Optional<String> titleOf(AddOnId addOn) {
         return addOns.stream()
