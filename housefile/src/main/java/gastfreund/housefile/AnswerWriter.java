@@ -3,7 +3,9 @@ package gastfreund.housefile;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Reason;
+import gastfreund.core.openings.Series;
 import gastfreund.core.time.HouseZone;
+import gastfreund.core.time.Interval;
 import java.time.format.DateTimeFormatter;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -40,6 +42,36 @@ final class AnswerWriter {
             }
         }
         return refused(answer, written);
+    }
+
+    JsonNode series(Series.Found found) {
+        ObjectNode written = JsonNodeFactory.instance.objectNode();
+        if (found.refusal() != null) {
+            return written.put("refused", found.refusal().code());
+        }
+        ArrayNode dates = written.putArray("dates");
+        for (Series.Date date : found.dates()) {
+            ObjectNode d = dates.addObject().put("date", date.date().toString());
+            if (date.time() == null || date.option() == null) {
+                d.putNull("option");
+            } else {
+                option(d.putObject("option"), date.time(), date.option());
+            }
+            ArrayNode nearest = d.putArray("nearest");
+            date.nearest().forEach(start -> nearest.add(instant(zone, start)));
+        }
+        return written.put("free", found.free()).put("price", found.price().minor());
+    }
+
+    private void option(ObjectNode o, Interval time, Answer.Judged option) {
+        o.put("start", instant(zone, time.start())).put("end", instant(zone, time.end()));
+        ArrayNode staff = o.putArray("staff");
+        option.staff().stream().map(StaffId::value).forEach(staff::add);
+        o.put("left", option.opening().left());
+        o.put("price", option.opening().price().minor());
+        if (option.opening().contested()) {
+            o.put("contested", true);
+        }
     }
 
     JsonNode explanation(Answer answer) {

@@ -5,6 +5,7 @@ import gastfreund.core.offers.House;
 import gastfreund.core.openings.Clashes;
 import gastfreund.core.openings.Comparison;
 import gastfreund.core.openings.Openings;
+import gastfreund.core.openings.Series;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
@@ -37,11 +38,11 @@ public final class Commands {
         boolean compares = arguments.length > 0 && arguments[0].equals("compare");
         boolean known = arguments.length > 0
                 && (compares
-                        || List.of("openings", "explain", "quote", "cancellation", "clashes")
+                        || List.of("openings", "explain", "quote", "cancellation", "clashes", "series")
                                 .contains(arguments[0]));
         if (!known || arguments.length != (compares ? 4 : 3)) {
             err.println(
-                    "usage: openings | explain | quote | cancellation | clashes, then HOUSE.json and a file with what"
+                    "usage: openings | explain | series | quote | cancellation | clashes, then HOUSE.json and a file with what"
                             + " is asked; or compare, then BEFORE.json, AFTER.json and such a file; or due, then such a file");
             return BAD_INPUT;
         }
@@ -95,9 +96,19 @@ public final class Commands {
         return switch (command) {
             case "openings", "explain" -> openings(house, asked, command.equals("explain"));
             case "clashes" -> clashes(house, asked);
+            case "series" -> series(house, asked);
             case "quote" -> each(QuoteReader.quotes(house, asked), QuoteWriter::written);
             default -> each(QuoteReader.cancellations(house, asked), QuoteWriter::written);
         };
+    }
+
+    private static ArrayNode series(HouseFile file, JsonNode asked) {
+        Booked booked = Booked.of(file.bookings(), file.busy());
+        House house = file.house();
+        AnswerWriter writer = new AnswerWriter(house.zone(), false);
+        return each(
+                new QueryReader(house).series(asked),
+                one -> writer.series(Series.of(house, booked, one.query(), one.start(), one.times(), one.every())));
     }
 
     private static ArrayNode clashes(HouseFile file, JsonNode asked) {

@@ -9,6 +9,8 @@ import gastfreund.core.offers.LengthId;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Query;
+import gastfreund.core.openings.Series;
+import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -40,6 +42,45 @@ final class QueryReader {
         return queries;
     }
 
+    /**
+     * A query for the same time again.
+     *
+     * @param start the first one, in minutes since the epoch
+     */
+    record SeriesQuery(Query query, long start, int times, int every) {}
+
+    /** @throws BadFileException with every problem of the queries */
+    List<SeriesQuery> series(JsonNode json) {
+        List<Problem> problems = new ArrayList<>();
+        List<SeriesQuery> queries = new ArrayList<>();
+        Node.root(json, problems).elements().forEach(node -> node.made(() -> seriesQuery(node))
+                .ifPresent(queries::add));
+        BadFileException.throwIfAny(problems);
+        return queries;
+    }
+
+    private SeriesQuery seriesQuery(Node node) {
+        node.object(
+                "now",
+                "offer",
+                "start",
+                "times",
+                "every",
+                "length",
+                "units",
+                "party",
+                "addOns",
+                "staff",
+                "place",
+                "audience",
+                "without");
+        long start = Interval.firstMinuteFrom(node.required("start").instant());
+        int times = node.requiredInteger("times", 2, Series.MOST_TIMES).orElse(2);
+        int every = node.integer("every", 1, Series.MOST_WEEKS, 1);
+        LocalDate date = house.zone().dateOf(start);
+        return new SeriesQuery(query(node, date, date), start, times, every);
+    }
+
     private Query query(Node node) {
         node.object(
                 "now",
@@ -54,10 +95,12 @@ final class QueryReader {
                 "place",
                 "audience",
                 "without");
+        return query(node, node.required("from").date(), node.required("to").date());
+    }
+
+    private Query query(Node node, LocalDate from, LocalDate to) {
         Instant now = node.required("now").instant();
         OfferId offer = offer(house, node.required("offer"));
-        LocalDate from = node.required("from").date();
-        LocalDate to = node.required("to").date();
         Set<BookingId> without = node.elements("without").stream()
                 .map(b -> new BookingId(b.text()))
                 .collect(Collectors.toSet());

@@ -60,6 +60,9 @@ class ExamplesTest {
         HouseFile after = HouseFile.read(example.get("after"));
         JsonNode clashes = Commands.answer("clashes", before, example.get("clashCases"));
         same(clashes, example.get("clashes"), "clashes");
+        if (example.has("seriesQueries")) {
+            same(Commands.answer("series", before, example.get("seriesQueries")), example.get("series"), "series");
+        }
         same(Commands.compare(before, after, example.get("compareCases")), example.get("compared"), "compared");
     }
 

@@ -9,9 +9,11 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Holds places while a host writes down for whom they are. Whether a place may be held is asked by whoever calls. */
@@ -58,6 +60,23 @@ public class DeskHolds {
         Duration time = Duration.ofMinutes(catalogues.catalogue().holdMinutes());
         bookings.insertHold(token, reserved, Hold.from(now, now.plus(time)), who);
         return token;
+    }
+
+    /** All that is held, the first one first. */
+    public List<BasketLine> all(String basket) {
+        Instant now = clock.instant();
+        return store.lines(basket).stream()
+                .filter(l -> l.isHeld(now))
+                .sorted(Comparator.comparing(l -> l.time().start()))
+                .toList();
+    }
+
+    /** Holds a place beside what is held; belongs into the transaction in which all of it is booked. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void holdMore(String basket, Reserved reserved, String who) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        Duration time = Duration.ofMinutes(catalogues.catalogue().holdMinutes());
+        bookings.insertHold(basket, reserved, Hold.from(now, now.plus(time)), who);
     }
 
     /** Gives back what is held. */

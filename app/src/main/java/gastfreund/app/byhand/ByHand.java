@@ -30,6 +30,7 @@ import gastfreund.core.money.Money;
 import gastfreund.core.offers.Line;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Query;
+import gastfreund.core.openings.Series;
 import gastfreund.core.orders.Quote;
 import gastfreund.core.orders.Sold;
 import gastfreund.core.time.Interval;
@@ -91,7 +92,8 @@ public class ByHand {
      * A wish to book.
      *
      * @param basket in which the place is held
-     * @param price another than is computed; null: that
+     * @param repeat the same time again; null: once
+     * @param price another than is computed; null: that; of one booking alone
      * @param why why it is another
      * @param tell whether the guest gets a confirmation
      */
@@ -99,12 +101,21 @@ public class ByHand {
             String basket,
             Contact contact,
             String source,
+            @Nullable Repeat repeat,
             @Nullable Money price,
             String why,
             Way way,
             boolean tell,
             Locale language,
             Actor who) {}
+
+    /**
+     * The same time again.
+     *
+     * @param times how many dates in all
+     * @param every how many weeks lie between two
+     */
+    public record Repeat(Choice choice, long start, int times, int every) {}
 
     private final CatalogueService catalogues;
     private final OpeningsService openings;
@@ -178,6 +189,12 @@ public class ByHand {
                 });
     }
 
+    /** The dates of a series, each as far as it is free; what is held in the basket counts as free. */
+    public Series.Found series(Repeat repeat, String basket) {
+        LocalDate day = catalogues.catalogue().zone().dateOf(repeat.start());
+        return openings.series(query(repeat.choice(), day, basket), repeat.start(), repeat.times(), repeat.every());
+    }
+
     /** Holds what is chosen while the rest is written; the basket. */
     public String hold(Choice choice, Chosen chosen, String basket, String who) {
         Reserved reserved = choice.reserved(new BookingId(tokens.next()), chosen.time(), chosen.option());
@@ -220,10 +237,15 @@ public class ByHand {
         }
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         Catalogue catalogue = catalogues.catalogue();
-        BasketLine basketLine = held.get();
-        BookingId booking = basketLine.id();
-        Line line = BasketService.priced(basketLine, catalogue);
-        Quote.QuotedLine quoted = quoted(line, wish);
+        if (wish.repeat() != null) {
+            holdRest(wish.repeat(), wish.basket(), wish.who().name());
+        }
+        List<Booked> lines = holds.all(wish.basket()).stream()
+                .map(l -> {
+                    Line line = BasketService.priced(l, catalogue);
+                    return new Booked(l.id(), line, quoted(line, wish));
+                })
+                .toList();
         holds.cameBy(wish.basket(), wish.source());
         long id = store.insert(
                 tokens.next(),
@@ -231,39 +253,80 @@ public class ByHand {
                 wish.contact(),
                 wish.language(),
                 OrderStatus.PLACED,
-                quoted.total(),
-                quoted.dueNow(),
+                Money.sum(lines.stream().map(b -> b.quoted().total()).toList()),
+                Money.sum(lines.stream().map(b -> b.quoted().dueNow()).toList()),
                 null,
                 now);
-        store.insertLine(id, 0, booking, quoted, Sold.of(line, catalogue.house()));
-        bookings.setOrder(booking, id);
-        bookings.setStatus(booking, BookingStatus.CONFIRMED);
+        for (int i = 0; i < lines.size(); i++) {
+            insert(id, i, lines.get(i), wish, now);
+        }
+        Order order = store.byId(id).orElseThrow();
+        documents.receipt(order, order.booked(), List.of());
+        if (wish.tell()) {
+            letters.placed(order);
+        }
+        for (Booked line : lines) {
+            pay(order, line, wish);
+        }
+        return store.byId(id);
+    }
+
+    /**
+     * A booking that is made.
+     *
+     * @param quoted what it costs
+     */
+    private record Booked(BookingId booking, Line line, Quote.QuotedLine quoted) {}
+
+    /** Holds the later dates of a series that are free. */
+    private void holdRest(Repeat repeat, String basket, String who) {
+        for (Series.Date date : series(repeat, basket).dates()) {
+            boolean later = date.time() != null && date.time().start() != repeat.start();
+            if (later && date.option() != null) {
+                holds.holdMore(
+                        basket,
+                        repeat.choice()
+                                .reserved(
+                                        new BookingId(tokens.next()),
+                                        Objects.requireNonNull(date.time()),
+                                        date.option()),
+                        who);
+            }
+        }
+    }
+
+    private void insert(long order, int number, Booked made, Wish wish, Instant now) {
+        store.insertLine(
+                order,
+                number,
+                made.booking(),
+                made.quoted(),
+                Sold.of(made.line(), catalogues.catalogue().house()));
+        bookings.setOrder(made.booking(), order);
+        bookings.setStatus(made.booking(), BookingStatus.CONFIRMED);
         steps.write(
                 new JournalEntry(
-                        id,
+                        order,
                         "booking",
-                        booking.value(),
+                        made.booking().value(),
                         BookingStatus.HELD.code(),
                         BookingStatus.CONFIRMED.code(),
                         wish.who(),
                         Cause.BY_HAND.with(wish.why()),
                         now),
                 now);
-        Order order = store.byId(id).orElseThrow();
-        documents.receipt(order, order.booked(), List.of());
-        if (wish.tell()) {
-            letters.placed(order);
-        }
-        if (quoted.total().isPositive()) {
+    }
+
+    private void pay(Order order, Booked made, Wish wish) {
+        if (made.quoted().total().isPositive()) {
             wish.way()
                     .hand()
-                    .ifPresent(hand ->
-                            endings.paidOnTheSpot(order, booking, hand, quoted.total(), Money.ZERO, wish.who()));
+                    .ifPresent(hand -> endings.paidOnTheSpot(
+                            order, made.booking(), hand, made.quoted().total(), Money.ZERO, wish.who()));
         }
         if (wish.way() == Way.LINK) {
-            balances.askNow(booking);
+            balances.askNow(made.booking());
         }
-        return store.byId(id);
     }
 
     /** A lower price is a discount, so that a later move keeps it; a higher one is what it costs. */

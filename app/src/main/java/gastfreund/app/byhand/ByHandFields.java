@@ -15,6 +15,7 @@ import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.Series;
 import gastfreund.core.time.Interval;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,6 +29,7 @@ import org.springframework.stereotype.Component;
 class ByHandFields {
 
     private static final int MOST_EACH = 12;
+    private static final int MOST_DATES = 26;
 
     private final CatalogueService catalogues;
 
@@ -90,7 +92,8 @@ class ByHandFields {
                                 .filter(w -> w.hand().isEmpty() || host.may(Right.TAKE_MONEY))
                                 .map(w -> Field.Option.of(w.code(), f.text("byhand.way." + w.code())))
                                 .toList())
-                .value(ByHand.Way.of(form.way()).code()));
+                .value(ByHand.Way.of(form.way()).code())
+                .wrong(state.wrong().getOrDefault("way", "")));
         money.add(Field.amount("price", f.text("byhand.price"))
                 .value(form.price())
                 .help(f.text("byhand.priceHelp"))
@@ -167,6 +170,22 @@ class ByHandFields {
                                 ? ""
                                 : Long.toString(state.chosen().time().start()))
                 .wrong(state.wrong().getOrDefault("start", "")));
+        if (!offer.hasTimetable()) {
+            what.add(Field.select(
+                            "times",
+                            f.text("byhand.times"),
+                            IntStream.rangeClosed(1, MOST_DATES)
+                                    .mapToObj(n -> Field.Option.of(Integer.toString(n), f.text("byhand.timesOf", n)))
+                                    .toList())
+                    .value(Integer.toString(Math.min(MOST_DATES, state.form().dates()))));
+            what.add(Field.select(
+                            "every",
+                            f.text("byhand.every"),
+                            IntStream.rangeClosed(1, Series.MOST_WEEKS)
+                                    .mapToObj(n -> Field.Option.of(Integer.toString(n), f.text("byhand.everyOf", n)))
+                                    .toList())
+                    .value(Integer.toString(state.form().weeks())));
+        }
         what.add(Field.tick("spite", f.text("byhand.spite"), state.form().inSpite()));
         return what;
     }

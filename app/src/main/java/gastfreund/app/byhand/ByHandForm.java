@@ -4,6 +4,7 @@ import gastfreund.app.openings.Choice;
 import gastfreund.app.orders.Contact;
 import gastfreund.app.typed.GivenDate;
 import gastfreund.app.typed.Written;
+import gastfreund.core.openings.Series;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -16,6 +17,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param at near which minute; where no start is chosen
  * @param spite whether it is booked though something stands against it
+ * @param times how often the same time is booked; where none is said, once
+ * @param every how many weeks lie between two dates
  * @param way how it is paid, as {@link ByHand.Way} says it
  * @param held the basket in which the place is held
  */
@@ -31,6 +34,8 @@ public record ByHandForm(
         @Nullable String start,
         @Nullable String at,
         @Nullable Boolean spite,
+        @Nullable String times,
+        @Nullable String every,
         @Nullable String name,
         @Nullable String email,
         @Nullable String phone,
@@ -50,6 +55,22 @@ public record ByHandForm(
 
     boolean tells() {
         return tell != null && tell;
+    }
+
+    /** How often the same time is booked. */
+    int dates() {
+        return within(times, Series.MOST_TIMES);
+    }
+
+    /** How many weeks lie between two dates. */
+    int weeks() {
+        return within(every, Series.MOST_WEEKS);
+    }
+
+    /** A number from one to a most; one where none is said. */
+    private static int within(@Nullable String text, int most) {
+        OptionalLong number = minute(text);
+        return number.isPresent() ? (int) Math.max(1, Math.min(most, number.getAsLong())) : 1;
     }
 
     Choice.Asked asked() {

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param title what is chosen, in words; empty: nothing can be
  * @param price of it
  * @param against what stands against it; empty: nothing
+ * @param series the dates on which the same time is booked again, in words, and what they cost together; empty: once
  * @param held until when the place is held; null: it is not
  * @param finds whether guests can be looked for
  */
@@ -30,5 +31,6 @@ public record ByHandPage(
         String title,
         String price,
         String against,
+        List<String> series,
         @Nullable Instant held,
         boolean finds) {}

@@ -15,14 +15,19 @@ import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.Series;
+import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -147,6 +152,7 @@ class ByHandPages {
                 state.basket(),
                 contact,
                 SOURCES.contains(ByHandForm.said(form.source())) ? ByHandForm.said(form.source()) : SOURCES.get(0),
+                repeat(state),
                 own.filter(p -> !p.equals(chosen.price())).orElse(null),
                 form.reason(),
                 ByHand.Way.of(form.way()),
@@ -172,6 +178,14 @@ class ByHandPages {
         }
         if (state.chosen() == null) {
             wrong.put("start", f.text("byhand.nothing"));
+        }
+        if (repeat(state) != null) {
+            if (link) {
+                wrong.put("way", f.text("byhand.seriesNoLink"));
+            }
+            if (!ByHandForm.said(form.price()).isBlank()) {
+                wrong.put("price", f.text("byhand.seriesNoPrice"));
+            }
         }
         String typed = ByHandForm.said(form.price()).strip();
         if (!typed.isEmpty()) {
@@ -203,8 +217,48 @@ class ByHandPages {
                 chosen == null ? "" : title(state, chosen, f),
                 chosen == null ? "" : f.money(chosen.price()),
                 chosen == null || chosen.option().isOpen() ? "" : against(state, chosen, f),
+                series(state, f),
                 byHand.heldUntil(state.basket()).orElse(null),
                 host.may(Right.SEE_ALL));
+    }
+
+    /** The same time again, where that is wanted. */
+    private static ByHand.@Nullable Repeat repeat(State state) {
+        ByHand.Chosen chosen = state.chosen();
+        boolean again = chosen != null
+                && state.form().dates() > 1
+                && !state.choice().offer().hasTimetable();
+        return again
+                ? new ByHand.Repeat(
+                        state.choice(),
+                        Objects.requireNonNull(chosen).time().start(),
+                        state.form().dates(),
+                        state.form().weeks())
+                : null;
+    }
+
+    private List<String> series(State state, Formats f) {
+        ByHand.Repeat repeat = repeat(state);
+        if (repeat == null) {
+            return List.of();
+        }
+        Series.Found found = byHand.series(repeat, state.basket());
+        List<String> lines = new ArrayList<>();
+        for (Series.Date date : found.dates()) {
+            if (date.time() != null && date.option() != null) {
+                String names = fields.words(f).names(date.option().staff());
+                String when = f.dayAndTimes(date.time()) + (names.isEmpty() ? "" : ", " + names);
+                lines.add(when + ": " + f.money(date.option().opening().price()));
+            } else {
+                String nearest = date.nearest().stream()
+                        .map(s -> f.time(Interval.instantOf(s)))
+                        .collect(Collectors.joining(", "));
+                lines.add(f.text(
+                        nearest.isEmpty() ? "byhand.notThen" : "byhand.notThenBut", f.shortDay(date.date()), nearest));
+            }
+        }
+        lines.add(f.text("byhand.seriesSum", found.free(), f.money(found.price())));
+        return lines;
     }
 
     private String title(State state, ByHand.Chosen chosen, Formats f) {

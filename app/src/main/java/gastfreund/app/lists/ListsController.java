@@ -7,14 +7,21 @@ import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.openings.ReasonWords;
+import gastfreund.app.orderdesk.Panel;
+import gastfreund.app.orderdesk.Panels;
+import gastfreund.app.orders.Orders;
 import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Partial;
+import gastfreund.core.bookings.BookingId;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.offers.House;
+import gastfreund.core.time.Interval;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -33,9 +40,13 @@ class ListsController {
 
     private final BookingLists lists;
     private final KeptViews views;
+    private final Orders orders;
+    private final Panels panels;
     private final CatalogueService catalogues;
 
-    ListsController(BookingLists lists, CatalogueService catalogues, KeptViews views) {
+    ListsController(BookingLists lists, CatalogueService catalogues, KeptViews views, Orders orders, Panels panels) {
+        this.orders = orders;
+        this.panels = panels;
         this.views = views;
         this.lists = lists;
         this.catalogues = catalogues;
@@ -47,6 +58,7 @@ class ListsController {
      * @param sums what all of it comes to, in words
      * @param more where the list goes on; empty: it does not
      * @param files where it can be had as files
+     * @param beside the booking that is looked at; null: none is
      */
     public record ListPage(
             List<Field> filters,
@@ -56,12 +68,21 @@ class ListsController {
             boolean begins,
             List<Way> files,
             List<KeptViews.Shown> views,
-            Field keep) {}
+            Field keep,
+            List<Note> notes,
+            @Nullable Beside beside) {}
 
-    /** @param sign the class of its sign */
+    /** A booking beside the list. */
+    public record Beside(String order, String guest, String what, String when, String board, Panel panel) {}
+
+    /**
+     * @param beside where it is looked at beside the list
+     * @param sign the class of its sign
+     */
     public record Row(
             String id,
             String address,
+            String beside,
             String order,
             String day,
             String times,
@@ -79,7 +100,13 @@ class ListsController {
     @Needs(Right.SEE_ALL)
     @Partial("list")
     @GetMapping("/desk/bookings")
-    String list(BookingFilter.Asked asked, @RequestParam(defaultValue = "") String after, Model model) {
+    String list(
+            BookingFilter.Asked asked,
+            @RequestParam(defaultValue = "") String after,
+            @RequestParam(defaultValue = "") String booking,
+            @RequestParam(required = false) @Nullable String said,
+            Host host,
+            Model model) {
         BookingFilter filter = asked.filter(lists.today());
         Formats f = Formats.of(model);
         var cursor = CURSOR.matcher(after);
@@ -92,7 +119,7 @@ class ListsController {
                 new ListPage(
                         filters(filter, f),
                         sums(lists.sums(filter), f),
-                        shown.stream().map(b -> row(b, f)).toList(),
+                        shown.stream().map(b -> row(b, filter, f)).toList(),
                         found.size() > shown.size() ? more(filter, shown.get(shown.size() - 1)) : "",
                         !goesOn,
                         List.of(
@@ -102,8 +129,30 @@ class ListsController {
                                 new Way(filter.address("/desk/bookings.ics"), f.text("lists.ics"))),
                         views.of(LIST, OWN),
                         Field.line("name", f.text("lists.viewName"), KeptViews.MOST_NAME)
-                                .required()));
+                                .required(),
+                        Note.said(said, f.words()).stream().toList(),
+                        booking.isBlank()
+                                ? null
+                                : beside(new BookingId(booking), filter, host, model.getAttribute("typed"), f)));
         return "lists/bookings";
+    }
+
+    private @Nullable Beside beside(
+            BookingId booking, BookingFilter filter, Host host, @Nullable Object typed, Formats f) {
+        return orders.byBooking(booking)
+                .flatMap(o -> o.line(booking)
+                        .map(l -> new Beside(
+                                Long.toString(o.number()),
+                                o.contact().name(),
+                                l.sold().title(),
+                                f.dayAndTimes(l.time()),
+                                board(booking.value(), l.time(), f),
+                                panels.of(o, l, host, filter.address(OWN) + "&booking=" + booking, typed, f))))
+                .orElse(null);
+    }
+
+    private static String board(String booking, Interval time, Formats f) {
+        return "/desk?day=" + f.zone().dateOf(time.start()) + "&booking=" + booking;
     }
 
     /** Keeps what is looked for under a name. */
@@ -136,13 +185,14 @@ class ListsController {
                 f.money(sums.open()));
     }
 
-    private Row row(ListedBooking booking, Formats f) {
+    private Row row(ListedBooking booking, BookingFilter filter, Formats f) {
         Catalogue catalogue = catalogues.catalogue();
         String names = new ReasonWords(catalogue, f).names(booking.staff());
         String people = f.text("offer.people", booking.party());
         return new Row(
                 booking.id(),
-                "/desk?day=" + f.zone().dateOf(booking.time().start()) + "&booking=" + booking.id(),
+                board(booking.id(), booking.time(), f),
+                filter.address(OWN) + "&booking=" + booking.id(),
                 Long.toString(booking.order()),
                 f.shortDay(f.zone().dateOf(booking.time().start())),
                 f.times(booking.time()),

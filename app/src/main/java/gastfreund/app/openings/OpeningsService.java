@@ -9,6 +9,7 @@ import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Assignment;
 import gastfreund.core.openings.Openings;
 import gastfreund.core.openings.Query;
+import gastfreund.core.openings.Series;
 import gastfreund.core.time.Interval;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -63,6 +64,24 @@ public class OpeningsService {
                 reading.of(() -> store.touching(week, query.now())),
                 query,
                 new Answer.Entry(entry.time(), entry.open()));
+    }
+
+    /**
+     * The same time again, every so many weeks.
+     *
+     * @param start the first one, in minutes since the epoch
+     */
+    public Series.Found series(Query query, long start, int times, int every) {
+        House house = house();
+        LocalDate first = house.zone().dateOf(start);
+        LocalDate last = first.plusWeeks((long) (times - 1) * every);
+        Interval before = Openings.reach(house, query.between(first, first));
+        Interval after = Openings.reach(house, query.between(last, last));
+        Interval whole = Interval.between(
+                Math.min(before.start(), Assignment.week(house, start).start()),
+                Math.max(after.end(), house.zone().startOf(last.plusWeeks(1))));
+        Booked booked = reading.of(() -> store.touching(whole, query.now()));
+        return Series.of(house, booked, query, start, times, every);
     }
 
     private House house() {

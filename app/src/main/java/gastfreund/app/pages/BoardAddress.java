@@ -2,10 +2,10 @@ package gastfreund.app.pages;
 
 import java.util.regex.Pattern;
 
-/** Where boards and lists of what waits lie; nothing else is an address to which something that was done there leads back. */
+/** Where boards, lists of bookings, and what waits lie; nothing else is an address to which something that was done there leads back. */
 public final class BoardAddress {
 
-    private static final Pattern BOARD = Pattern.compile("/desk(?:/waits)?(?:\\?[\\w=&%.+-]*+)?");
+    private static final Pattern BOARD = Pattern.compile("/desk(?:/waits|/bookings)?(?:\\?[\\w=&%.+-]*+)?");
 
     private BoardAddress() {}
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gastfreund.app.HostBrowser;
 import gastfreund.app.journal.JournalEntry;
 import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrdersTest;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
@@ -92,6 +93,35 @@ class ByHandTest extends OrdersTest {
         Order order = booked(form);
         assertThat(line(order).unpaid()).isEqualTo(Money.ZERO);
         assertThat(letters(order)).contains("confirmation");
+        booksAgree(order);
+    }
+
+    @Test
+    void theSameTimeAgainIsOneOrderOfEveryDateThatIsFree() {
+        Answer.Entry entry = opening("private-lesson", "60", 1, 48);
+        Map<String, Object> form = form(entry, "Elin Storm");
+        form.put("times", "4");
+        form.put("every", "1");
+        HttpResponse<String> seen = host.post("/desk/book", form);
+        assertThat(seen.body()).contains("dates are free");
+        form.put("held", held(seen));
+        form.put("price", "20");
+        form.put("way", "link");
+        form.put("email", "elin@post.example");
+        assertThat(refused(form)).contains("A link goes for one booking", "Several dates cost");
+        form.remove("price");
+        form.put("way", "cash");
+        Order order = booked(form);
+        assertThat(order.lines()).hasSizeBetween(2, 4);
+        assertThat(order.lines()).allMatch(l -> l.status() == BookingStatus.CONFIRMED);
+        assertThat(order.lines()).allMatch(l -> l.paid().equals(l.total()));
+        assertThat(order.total())
+                .isEqualTo(
+                        Money.sum(order.lines().stream().map(OrderLine::total).toList()));
+        ZoneId berlin = ZoneId.of("Europe/Berlin");
+        assertThat(order.lines())
+                .extracting(l -> l.time().startInstant().atZone(berlin).toLocalTime())
+                .containsOnly(entry.time().startInstant().atZone(berlin).toLocalTime());
         booksAgree(order);
     }
 

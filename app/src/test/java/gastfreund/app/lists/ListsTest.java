@@ -146,6 +146,27 @@ class ListsTest extends OrdersTest {
     }
 
     @Test
+    void aBookingIsLookedAtBesideTheListAndWhatIsDoneThereLeadsBack() {
+        Order order = paid("wheel-hire", "60", 24, "WORKS");
+        String beside = "/desk/bookings?" + span() + "&offer=wheel-hire&booking="
+                + line(order).booking();
+        String page = host.get(beside).body();
+        assertThat(page.substring(page.indexOf("id=\"beside\""))).contains("Wenke Farrow", "Write …", "Note …");
+        String board = Pattern.compile("name=\"board\" value=\"([^\"]+)\"")
+                .matcher(page)
+                .results()
+                .map(r -> r.group(1).replace("&amp;", "&"))
+                .findFirst()
+                .orElseThrow();
+        String note =
+                "/desk/orders/" + order.number() + "/bookings/" + line(order).booking() + "/note";
+        assertThat(path(host.post(note, Map.of("words", "by the window", "board", board))))
+                .isEqualTo(board + "&said=noted");
+        assertThat(host.get(board).body()).contains("by the window");
+        assertThat(host.get("/desk/bookings?booking=nothing").statusCode()).isEqualTo(200);
+    }
+
+    @Test
     void aViewIsKeptUnderAName() {
         host.post("/desk/bookings/views?" + span() + "&person=mira", Map.of("name", "Mira's <year>"));
         String page = host.get("/desk/bookings").body();

@@ -60,6 +60,13 @@ public final class Booked {
         return new Booked(bookings, busy);
     }
 
+    /** The same with a booking more. */
+    public Booked with(Booking booking) {
+        List<Booking> more = new ArrayList<>(Arrays.asList(bookings));
+        more.add(booking);
+        return new Booked(more, Arrays.asList(busy));
+    }
+
     public static Booked nothing() {
         return NOTHING;
     }

@@ -2,6 +2,7 @@ package gastfreund.core.openings;
 
 /** What of a query does not fit the offer at all, in the order in which it is checked. */
 public enum Refusal {
+    SERIES("series"),
     RETIRED("retired"),
     PARTY("party"),
     LENGTH("length"),

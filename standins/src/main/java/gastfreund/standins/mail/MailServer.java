@@ -15,12 +15,12 @@ import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.internet.MimeMultipart;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
-import java.util.Collections;
-import java.util.HashSet;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Properties;
-import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
@@ -32,6 +32,7 @@ public class MailServer implements DisposableBean {
     private static final String UTF_8 = StandardCharsets.UTF_8.name();
 
     private final GreenMail server;
+    private final Map<String, Integer> numbers = new HashMap<>();
 
     private final Porter porter;
 
@@ -107,20 +108,18 @@ public class MailServer implements DisposableBean {
     }
 
     /**
-     * All messages, the last one first; a message's number is its place in the order in which they came, from 1. One that
+     * All messages, the last one first. A message has its number, from 1, from when it was first seen here, and keeps it. One that
      * comes again with the Message-ID of an earlier one is the earlier one, as for any mail program.
      */
-    List<Letter> letters() {
+    synchronized List<Letter> letters() {
         MimeMessage[] messages = server.getReceivedMessages();
-        Set<String> seen = new HashSet<>();
-        List<Letter> letters = new ArrayList<>();
+        Map<Integer, Letter> letters = new TreeMap<>(Comparator.reverseOrder());
         for (int i = 0; i < messages.length; i++) {
-            if (seen.add(idOf(messages[i], i))) {
-                letters.add(Letter.of(i + 1, messages[i]));
-            }
+            MimeMessage message = messages[i];
+            int number = numbers.computeIfAbsent(idOf(message, i), id -> numbers.size() + 1);
+            letters.computeIfAbsent(number, n -> Letter.of(n, message));
         }
-        Collections.reverse(letters);
-        return letters;
+        return List.copyOf(letters.values());
     }
 
     private static String idOf(MimeMessage message, int number) {
