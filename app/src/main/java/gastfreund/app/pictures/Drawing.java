@@ -1,6 +1,6 @@
 package gastfreund.app.pictures;
 
-import java.io.ByteArrayInputStream;
+import gastfreund.app.typed.PlainXml;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -12,9 +12,6 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.xml.XMLConstants;
-import javax.xml.parsers.DocumentBuilder;
-import javax.xml.parsers.DocumentBuilderFactory;
-import javax.xml.parsers.ParserConfigurationException;
 import javax.xml.transform.OutputKeys;
 import javax.xml.transform.Transformer;
 import javax.xml.transform.TransformerException;
@@ -155,8 +152,8 @@ final class Drawing {
             return Optional.empty();
         }
         try {
-            Document read = parser().parse(new ByteArrayInputStream(bytes));
-            Document fresh = parser().newDocument();
+            Document read = PlainXml.read(bytes);
+            Document fresh = PlainXml.empty();
             Element root = new Drawing().taken(read.getDocumentElement(), fresh, 0);
             if (root == null || !root.getLocalName().equals("svg") || !sized(root)) {
                 return Optional.empty();
@@ -165,22 +162,9 @@ final class Drawing {
             return Optional.of(written(fresh));
         } catch (Refused | SAXException | IOException e) {
             return Optional.empty();
-        } catch (ParserConfigurationException | TransformerException e) {
+        } catch (TransformerException e) {
             throw new IllegalStateException(e);
         }
-    }
-
-    /** No document type, and so no entities and nothing from elsewhere. */
-    private static DocumentBuilder parser() throws ParserConfigurationException {
-        DocumentBuilderFactory factory = DocumentBuilderFactory.newInstance();
-        factory.setNamespaceAware(true);
-        factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
-        factory.setFeature("http://apache.org/xml/features/disallow-doctype-decl", true);
-        factory.setXIncludeAware(false);
-        factory.setExpandEntityReferences(false);
-        DocumentBuilder builder = factory.newDocumentBuilder();
-        builder.setErrorHandler(null);
-        return builder;
     }
 
     private static byte[] written(Document document) throws TransformerException {

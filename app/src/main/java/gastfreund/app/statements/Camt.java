@@ -1,7 +1,7 @@
 package gastfreund.app.statements;
 
+import gastfreund.app.typed.PlainXml;
 import gastfreund.core.money.Money;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
@@ -11,10 +11,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import javax.xml.XMLConstants;
-import javax.xml.parsers.DocumentBuilder;
-import javax.xml.parsers.DocumentBuilderFactory;
-import javax.xml.parsers.ParserConfigurationException;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
 import org.w3c.dom.Node;
@@ -48,7 +44,7 @@ final class Camt {
      */
     static List<StatementLine> read(byte[] file, String currency, int digits) throws UnreadableException {
         try {
-            Document document = parser().parse(new ByteArrayInputStream(file));
+            Document document = PlainXml.read(file);
             Element statements = child(document.getDocumentElement(), "BkToCstmrStmt")
                     .orElseThrow(() -> new UnreadableException("statements.noCamt"));
             Camt camt = new Camt(currency, digits);
@@ -62,22 +58,7 @@ final class Camt {
             throw new UnreadableException("statements.noXml");
         } catch (DateTimeException | ArithmeticException | NumberFormatException e) {
             throw new UnreadableException("statements.noCamt");
-        } catch (ParserConfigurationException e) {
-            throw new IllegalStateException(e);
         }
-    }
-
-    /** No document type, and so no entities and nothing from elsewhere. */
-    private static DocumentBuilder parser() throws ParserConfigurationException {
-        DocumentBuilderFactory factory = DocumentBuilderFactory.newInstance();
-        factory.setNamespaceAware(true);
-        factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
-        factory.setFeature("http://apache.org/xml/features/disallow-doctype-decl", true);
-        factory.setXIncludeAware(false);
-        factory.setExpandEntityReferences(false);
-        DocumentBuilder builder = factory.newDocumentBuilder();
-        builder.setErrorHandler(null);
-        return builder;
     }
 
     private void entry(Element entry) throws UnreadableException {
