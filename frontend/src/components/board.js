@@ -81,7 +81,7 @@ export const board = () => ({
   // What was done once is not said again when the page is loaded anew.
   forget() {
     const address = new URL(window.location.href);
-    for (const name of ['moved', 'gone', 'changed', 'undone', 'booked']) address.searchParams.delete(name);
+    for (const name of ['moved', 'gone', 'changed', 'undone', 'booked', 'said']) address.searchParams.delete(name);
     if (address.href !== window.location.href) history.replaceState(history.state, '', address);
     setTimeout(() => {
       document.querySelector('[data-take-back]')?.remove();
@@ -141,7 +141,9 @@ export const board = () => ({
       }
       const focused = document.activeElement?.getAttribute('href');
       for (const part of html.querySelectorAll('[data-part]')) {
-        document.getElementById(part.id)?.replaceWith(document.importNode(part, true));
+        const old = document.getElementById(part.id);
+        // What somebody is filling in stays as it is.
+        if (old && !old.querySelector('details[open]')) old.replaceWith(document.importNode(part, true));
       }
       this.$root.dataset.version = fresh.dataset.version;
       if (focused && document.activeElement === document.body) {

@@ -141,6 +141,7 @@ class BoardController {
             String version,
             @Nullable Object typed,
             Formats f) {
+        Optional<Order> chosen = chosen(view, host);
         return new BoardPage(
                 board,
                 view,
@@ -157,8 +158,8 @@ class BoardController {
                                 f.text("board.span", s), view.over(s).address(), s == view.span()))
                         .toList(),
                 filters(view.filter(), f),
-                view.selected() == null ? null : side(view.selected(), host, board, f),
-                view.selected() == null ? null : panel(view, view.selected(), host, typed, f),
+                view.selected() == null ? null : side(view.selected(), chosen, board, f),
+                chosen.map(o -> panel(view, o, host, typed, f)).orElse(null),
                 notes,
                 back,
                 version);
@@ -206,9 +207,15 @@ class BoardController {
         return value == null ? field : field.value(value);
     }
 
-    private @Nullable SideSheet side(String booking, Host host, Board board, Formats f) {
+    /** The order of the booking that is selected, where the host sees it. */
+    private Optional<Order> chosen(BoardView view, Host host) {
+        return Optional.ofNullable(view.selected())
+                .flatMap(b -> orders.byBooking(new BookingId(b)))
+                .filter(o -> sight.sees(host, o));
+    }
+
+    private @Nullable SideSheet side(String booking, Optional<Order> order, Board board, Formats f) {
         Optional<BoardBooking> drawn = drawn(booking, board);
-        Optional<Order> order = orders.byBooking(new BookingId(booking)).filter(o -> sight.sees(host, o));
         if (order.isPresent()) {
             return side(order.get(), booking, drawn, clash(booking, board), f);
         }
@@ -223,12 +230,9 @@ class BoardController {
                 .orElse(null);
     }
 
-    private @Nullable Panel panel(BoardView view, String booking, Host host, @Nullable Object typed, Formats f) {
-        BookingId id = new BookingId(booking);
-        return orders.byBooking(id)
-                .filter(o -> sight.sees(host, o))
-                .map(o -> panels.of(o, o.lineAsked(id), host, view.address(), typed, f))
-                .orElse(null);
+    private Panel panel(BoardView view, Order order, Host host, @Nullable Object typed, Formats f) {
+        BookingId booking = new BookingId(Objects.requireNonNull(view.selected()));
+        return panels.of(order, order.lineAsked(booking), host, view.address(), typed, f);
     }
 
     private SideSheet side(Order order, String booking, Optional<BoardBooking> drawn, String clash, Formats f) {

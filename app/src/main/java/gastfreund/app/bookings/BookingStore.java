@@ -245,14 +245,6 @@ public class BookingStore {
         insertStaff(booking, staff);
     }
 
-    /** Whether its guests came, as it was noted. */
-    public String came(BookingId booking) {
-        return jdbc.sql("SELECT came FROM bookings WHERE id = ?")
-                .param(booking.value())
-                .query(String.class)
-                .single();
-    }
-
     /** Notes whether its guests came. */
     public void setCame(BookingId booking, String code) {
         jdbc.sql("UPDATE bookings SET came = ? WHERE id = ?")

@@ -104,7 +104,7 @@ public class Attendance {
 
     /** What was noted of whether guests came. */
     public Came came(OrderLine line) {
-        return Came.of(bookings.came(line.booking()));
+        return Came.of(line.came());
     }
 
     /** Notes whether guests came. */

@@ -217,9 +217,7 @@ class EndingDeskController {
     }
 
     private static String page(long number, String board, String said) {
-        String back = BoardAddress.of(board);
-        return "redirect:"
-                + (back.isEmpty() ? "/desk/orders/" + number + "?said=" + said : BoardAddress.with(back, "said", said));
+        return BoardAddress.back(board, "/desk/orders/" + number, said);
     }
 
     /** @throws ResponseStatusException where there is no such order, or it has no such booking */

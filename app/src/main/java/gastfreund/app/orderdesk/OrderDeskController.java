@@ -9,7 +9,6 @@ import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.journal.Actor;
 import gastfreund.app.journal.Cause;
-import gastfreund.app.journal.JournalEntry;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.messages.Outbox;
 import gastfreund.app.messages.Sent;
@@ -190,7 +189,7 @@ class OrderDeskController {
                                 .toList(),
                         decisions.about(order, host, f),
                         orders.journal(order).stream()
-                                .map(entry -> step(entry, f))
+                                .map(entry -> OrderPage.Step.of(entry, f))
                                 .toList(),
                         conversation.of(order, f),
                         decisions.write(order, host, f).orElse(null),
@@ -210,13 +209,6 @@ class OrderDeskController {
     /** A letter that did not arrive. */
     private static Note lost(Sent letter, Formats f) {
         return Note.warn(f.text("order.letter." + letter.lost(), letter.recipient(), letter.why()));
-    }
-
-    private static OrderPage.Step step(JournalEntry entry, Formats f) {
-        String who = entry.who().kind() == Actor.Kind.HOST
-                ? entry.who().name()
-                : f.text("journal.by." + entry.who().code());
-        return new OrderPage.Step(entry, who, Cause.said(entry.why(), f));
     }
 
     private static boolean canArrive(Payment payment, Host host) {

@@ -1,7 +1,10 @@
 package gastfreund.app.orderdesk;
 
 import gastfreund.app.documents.Document;
+import gastfreund.app.journal.Actor;
+import gastfreund.app.journal.Cause;
 import gastfreund.app.journal.JournalEntry;
+import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderRows;
 import gastfreund.app.pages.Note;
@@ -51,7 +54,15 @@ public record OrderPage(
     public record Good(OrderRows.Bought bought, List<Decision> decisions) {}
 
     /** A step that was taken, by whom and why, in words. */
-    public record Step(JournalEntry entry, String who, String why) {}
+    public record Step(JournalEntry entry, String who, String why) {
+
+        static Step of(JournalEntry entry, Formats f) {
+            String who = entry.who().kind() == Actor.Kind.HOST
+                    ? entry.who().name()
+                    : f.text("journal.by." + entry.who().code());
+            return new Step(entry, who, Cause.said(entry.why(), f));
+        }
+    }
 
     /**
      * @param reason why it is as it is, in words

@@ -1,8 +1,6 @@
 package gastfreund.app.orderdesk;
 
 import gastfreund.app.hosts.Host;
-import gastfreund.app.journal.Actor;
-import gastfreund.app.journal.Cause;
 import gastfreund.app.journal.JournalEntry;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.Order;
@@ -58,13 +56,10 @@ public class Panels {
     }
 
     private static String step(JournalEntry entry, Formats f) {
-        String why = Cause.said(entry.why(), f);
+        OrderPage.Step step = OrderPage.Step.of(entry, f);
         String what = entry.from().equals(entry.to())
-                ? why
+                ? step.why()
                 : f.text("step." + entry.to().replace(' ', '-'));
-        String who = entry.who().kind() == Actor.Kind.HOST
-                ? entry.who().name()
-                : f.text("journal.by." + entry.who().code());
-        return f.moment(entry.at()) + ": " + what + " · " + who;
+        return f.moment(entry.at()) + ": " + what + " · " + step.who();
     }
 }

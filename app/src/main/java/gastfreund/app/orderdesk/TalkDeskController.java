@@ -69,8 +69,6 @@ class TalkDeskController {
     }
 
     private static String back(long number, String board, String said) {
-        String back = BoardAddress.of(board);
-        return "redirect:"
-                + (back.isEmpty() ? "/desk/orders/" + number + "?said=" + said : BoardAddress.with(back, "said", said));
+        return BoardAddress.back(board, "/desk/orders/" + number, said);
     }
 }

@@ -18,12 +18,14 @@ import org.jspecify.annotations.Nullable;
  * @param visitsKept whether earlier moves have used up the visits that a pass paid
  * @param paid what the house has of it: paid, less what was decided to go back
  * @param expires when the hold ends (exclusive); null where it is none
+ * @param came whether its guests came, as a code; empty: nobody noted that
  * @param balanceDue when the balance falls due; null where there is none
  */
 public record OrderLine(
         Reserved reserved,
         BookingStatus status,
         @Nullable Instant expires,
+        String came,
         Money discount,
         Money covered,
         Money total,

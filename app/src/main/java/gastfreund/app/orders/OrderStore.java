@@ -31,7 +31,7 @@ public class OrderStore {
 
     private static final long FIRST_NUMBER = 1001;
 
-    private static final String LINES = "SELECT b.status, b.expires_at, " + BookingStore.RESERVED
+    private static final String LINES = "SELECT b.status, b.expires_at, b.came, " + BookingStore.RESERVED
             + """
             , l.order_id, l.discount, l.covered, l.total, l.deposit, l.waived, l.floor, l.visits_kept, l.paid, l.due_now,
                    l.balance, l.balance_due, l.sold
@@ -315,6 +315,7 @@ public class OrderStore {
                 BookingStore.reserved(row),
                 BookingStatus.ofCode(row.getString("status")),
                 expiring ? Instant.ofEpochSecond(expires) : null,
+                row.getString("came"),
                 Money.ofMinor(row.getLong("discount")),
                 Money.ofMinor(row.getLong("covered")),
                 Money.ofMinor(row.getLong("total")),

@@ -14,6 +14,12 @@ public final class BoardAddress {
         return BOARD.matcher(address).matches() ? address : "";
     }
 
+    /** Leads back to a board, or else to a page, with a word for what was done. */
+    public static String back(String board, String otherwise, String said) {
+        String known = of(board);
+        return "redirect:" + with(known.isEmpty() ? otherwise : known, "said", said);
+    }
+
     /** The address of a board with a word for what was done. */
     public static String with(String board, String said, String what) {
         return board + (board.contains("?") ? "&" : "?") + said + "=" + what;

@@ -73,6 +73,10 @@ class DeskDayTest extends Journey {
         assertThat(page.getByText("Change to give: 63.60")).isVisible();
         side.getByText("Write …").click();
         side.getByLabel("To Edda Brahm").fill("Your bowl is drying.");
+        String version = page.locator("[data-version]").getAttribute("data-version");
+        keep("wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 9).time().start());
+        assertThat(page.locator("[data-version]")).not().hasAttribute("data-version", version);
+        assertThat(side.getByLabel("To Edda Brahm")).hasValue("Your bowl is drying.");
         side.getByText("Send it").click();
         assertThat(page.getByText("It is on its way.")).isVisible();
         assertThat(side.locator(".talk")).containsText("Your bowl is drying.");
