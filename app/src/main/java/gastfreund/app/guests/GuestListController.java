@@ -1,33 +1,25 @@
 package gastfreund.app.guests;
 
-import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
-import gastfreund.app.journal.Actor;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.lists.Columns;
+import gastfreund.app.lists.Columns.Column;
+import gastfreund.app.lists.KeptViews;
 import gastfreund.app.lists.Sheet;
-import gastfreund.app.orderdesk.Conversation;
-import gastfreund.app.orderdesk.SaidRow;
-import gastfreund.app.orders.Order;
-import gastfreund.app.orders.OrderLine;
+import gastfreund.app.lists.Way;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Partial;
 import gastfreund.app.typed.Written;
 import gastfreund.core.money.Money;
-import gastfreund.core.time.HouseZone;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -38,347 +30,217 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
 
-/** The guests: a list that filters as one types, and a page for each, named by the number of one of their orders. */
+/** The list of guests, which filters as one types. */
 @Controller
 @RequestMapping("/desk/guests")
 class GuestListController {
 
     private static final int MOST_TYPED = 100;
-    private static final int MOST_SAID = 30;
-    private static final int MOST_NAME = 2000;
+    private static final int MOST_BESIDE = 12;
+    private static final String LIST = "guests";
+    private static final String OWN = "/desk/guests";
 
-    /** What is told also where there is nothing of it. */
-    private static final Set<String> STAY = Set.of("bookings", "documents");
-
-    private static final List<String> COLUMNS =
-            List.of("name", "mail", "telephone", "tags", "bookings", "paid", "currency");
-    private static final Set<Integer> NUMBERS = Set.of(4, 5);
+    private static final Columns COLUMNS = new Columns(List.of(
+            new Column("guest", false, true),
+            new Column("mail", false, false),
+            new Column("telephone", false, false),
+            new Column("tags", false, true),
+            new Column("bookings", true, true),
+            new Column("next", false, true),
+            new Column("last", false, false),
+            new Column("paid", true, true)));
 
     private final GuestCards cards;
-    private final GuestService guests;
+    private final GuestPages pages;
     private final Orders orders;
-    private final Conversation conversation;
-    private final CatalogueService catalogues;
+    private final KeptViews views;
 
-    GuestListController(
-            GuestCards cards,
-            GuestService guests,
-            Orders orders,
-            Conversation conversation,
-            CatalogueService catalogues) {
+    GuestListController(GuestCards cards, GuestPages pages, Orders orders, KeptViews views) {
         this.cards = cards;
-        this.guests = guests;
+        this.pages = pages;
         this.orders = orders;
-        this.conversation = conversation;
-        this.catalogues = catalogues;
+        this.views = views;
     }
 
-    /** @param more where the list goes on; empty: it does not */
-    public record ListPage(
-            List<Note> notes, List<Field> filters, List<Row> rows, String more, List<Way> files, boolean data) {}
+    /**
+     * Whom an address looks for; what is nonsense there does not matter.
+     *
+     * @param cols the keys of the columns that are shown
+     */
+    record Asked(@Nullable String q, @Nullable String tag, @Nullable List<String> cols) {
 
-    /** A way out. */
-    public record Way(String address, String words) {}
+        String typed() {
+            return Written.line(q == null ? "" : q, MOST_TYPED);
+        }
 
-    public record Row(
-            String address, String name, String reach, List<String> tags, String bookings, String next, String paid) {}
+        String tagged() {
+            return Written.line(tag == null ? "" : tag, MOST_TYPED);
+        }
+
+        List<String> shown() {
+            return COLUMNS.known(cols);
+        }
+
+        /** The address of something that shows exactly this. */
+        String address(String path) {
+            UriComponentsBuilder uri =
+                    UriComponentsBuilder.fromPath(path).queryParam("q", "{q}").queryParam("tag", "{tag}");
+            shown().forEach(c -> uri.queryParam("cols", c));
+            return uri.encode()
+                    .buildAndExpand(Map.of("q", typed(), "tag", tagged()))
+                    .toUriString();
+        }
+    }
 
     /**
-     * A guest.
+     * What the list shows.
      *
-     * @param goes what goes when they are forgotten, and what stays; empty: the reader may not
-     * @param open whether something is still to come, so that they cannot be forgotten
+     * @param more where the list goes on; empty: it does not
+     * @param data whether the reader may take out what the house has of guests
+     * @param beside the guest that is looked at; null: none is
      */
-    public record GuestPage(
+    public record ListPage(
             List<Note> notes,
-            String name,
-            String own,
-            List<String> reach,
-            List<String> tags,
-            String note,
-            String sums,
-            List<Field> fields,
-            List<Booked> booked,
-            List<SaidRow> said,
-            List<Other> members,
-            List<Other> doubles,
-            List<String> goes,
-            boolean open) {}
-
-    public record Booked(
-            String order, String number, String when, String what, String sign, String state, String total) {}
-
-    /** Another guest, or another address of the same one. */
-    public record Other(String number, String name, String reach) {}
+            List<Field> filters,
+            Field cols,
+            List<Columns.Head> heads,
+            List<List<Columns.Cell>> rows,
+            String more,
+            List<Way> files,
+            List<KeptViews.Shown> views,
+            Field keep,
+            boolean data,
+            GuestPages.@Nullable GuestPage beside) {}
 
     @Needs(Right.SEE_ALL)
     @Partial("list")
     @GetMapping
     String list(
-            @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "") String tag,
+            Asked asked,
             @RequestParam(defaultValue = "0") long before,
+            @RequestParam(defaultValue = "0") long guest,
             @RequestParam(required = false) @Nullable String said,
             Host host,
             Model model) {
         Formats f = Formats.of(model);
-        String typed = Written.line(q, MOST_TYPED);
-        List<String> tags = cards.tags();
-        String chosen =
-                tags.stream().filter(t -> t.equalsIgnoreCase(tag)).findFirst().orElse("");
-        GuestCards.Page page = cards.list(typed, chosen, before > 0 ? before : Long.MAX_VALUE);
-        List<Field> filters = new ArrayList<>();
-        filters.add(Field.line("q", f.text("guests.q"), MOST_TYPED).value(typed).with("autocomplete", "off"));
-        filters.add(Field.select(
-                        "tag",
-                        f.text("guests.tag"),
-                        Stream.concat(
-                                        Stream.of(Field.Option.of("", f.text("guests.anyTag"))),
-                                        tags.stream().map(t -> Field.Option.of(t, t)))
-                                .toList())
-                .value(chosen));
+        GuestCards.Page page = cards.list(asked.typed(), asked.tagged(), before > 0 ? before : Long.MAX_VALUE);
+        String here = asked.address(OWN);
         model.addAttribute(
                 "page",
                 new ListPage(
                         Note.said(said, f.words()).stream().toList(),
-                        filters,
-                        page.guests().stream().map(g -> row(g, f)).toList(),
-                        page.before() == 0 ? "" : more(typed, chosen, page.before()),
-                        Stream.of("csv", "xlsx", "pdf")
-                                .map(t ->
-                                        new Way(address("/desk/guests/file." + t, typed, chosen), f.text("lists." + t)))
+                        filters(asked, f),
+                        COLUMNS.choice(asked.shown(), f),
+                        COLUMNS.heads(asked.shown(), f),
+                        page.guests().stream()
+                                .map(g -> COLUMNS.only(cells(g, asked.shown(), here, f), asked.shown()))
                                 .toList(),
-                        host.may(Right.GUEST_DATA)));
+                        page.before() == 0 ? "" : here + "&before=" + page.before(),
+                        Stream.of("csv", "xlsx", "pdf")
+                                .map(t -> new Way(asked.address(OWN + "/file." + t), f.text("lists." + t)))
+                                .toList(),
+                        views.of(LIST, OWN),
+                        KeptViews.name(f),
+                        host.may(Right.GUEST_DATA),
+                        orders.byNumber(guest)
+                                .map(o -> pages.page(o, List.of(), host, f).first(MOST_BESIDE))
+                                .orElse(null)));
         return "guests/list";
     }
 
-    private Sheet sheet(String q, String tag, Model model) {
+    private List<Field> filters(Asked asked, Formats f) {
+        return List.of(
+                Field.line("q", f.text("guests.q"), MOST_TYPED)
+                        .value(asked.typed())
+                        .with("autocomplete", "off"),
+                Field.select(
+                                "tag",
+                                f.text("guests.tag"),
+                                Stream.concat(
+                                                Stream.of(Field.Option.of("", f.text("guests.anyTag"))),
+                                                cards.tags().stream().map(t -> Field.Option.of(t, t)))
+                                        .toList())
+                        .value(asked.tagged()));
+    }
+
+    private static List<Columns.Cell> cells(GuestCards.Listed guest, List<String> shown, String here, Formats f) {
+        GuestCardStore.Row newest = guest.newest();
+        String reach = shown.contains("mail") || shown.contains("telephone")
+                ? ""
+                : Stream.of(newest.phone(), newest.email())
+                        .filter(s -> !s.isEmpty())
+                        .findFirst()
+                        .orElse("");
+        return List.of(
+                Columns.Cell.link(newest.name(), here + "&guest=" + newest.number())
+                        .with("", "", reach),
+                Columns.Cell.of(newest.email()),
+                Columns.Cell.of(newest.phone()),
+                Columns.Cell.of(String.join(", ", guest.card().tags())),
+                Columns.Cell.number(Integer.toString(guest.sums().bookings())),
+                Columns.Cell.of(GuestPages.when(guest.sums().next(), f)),
+                Columns.Cell.of(GuestPages.when(guest.sums().last(), f)),
+                Columns.Cell.number(f.money(Money.ofMinor(guest.sums().paid()))));
+    }
+
+    private Sheet sheet(Asked asked, Model model) {
         Formats f = Formats.of(model);
         return new Sheet(
-                "guests",
+                LIST,
                 f.text("guests.listTitle"),
-                COLUMNS,
-                NUMBERS,
-                cards.all(Written.line(q, MOST_TYPED), Written.line(tag, MOST_TYPED)).stream()
-                        .map(g -> List.of(
-                                g.newest().name(),
-                                g.newest().email(),
-                                g.newest().phone(),
-                                String.join(", ", g.card().tags()),
-                                Integer.toString(g.sums().bookings()),
-                                f.decimal(Money.ofMinor(g.sums().paid())),
-                                f.currencyCode()))
+                asked.shown(),
+                COLUMNS.numbers(asked.shown()),
+                cards.all(asked.typed(), asked.tagged()).stream()
+                        .map(g -> COLUMNS.only(plain(g, f), asked.shown()))
                         .toList());
+    }
+
+    private static List<String> plain(GuestCards.Listed guest, Formats f) {
+        return List.of(
+                guest.newest().name(),
+                guest.newest().email(),
+                guest.newest().phone(),
+                String.join(", ", guest.card().tags()),
+                Integer.toString(guest.sums().bookings()),
+                date(guest.sums().next(), f),
+                date(guest.sums().last(), f),
+                f.decimal(Money.ofMinor(guest.sums().paid())));
+    }
+
+    private static String date(long second, Formats f) {
+        return second == 0 ? "" : f.zone().dateOf(Instant.ofEpochSecond(second)).toString();
     }
 
     @Needs(Right.GUEST_DATA)
     @GetMapping("/file.csv")
-    ResponseEntity<String> csv(
-            @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "") String tag, Model model) {
-        return sheet(q, tag, model).csv();
+    ResponseEntity<String> csv(Asked asked, Model model) {
+        return sheet(asked, model).csv();
     }
 
     @Needs(Right.GUEST_DATA)
     @GetMapping("/file.xlsx")
-    ResponseEntity<byte[]> xlsx(
-            @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "") String tag, Model model) {
-        return sheet(q, tag, model).xlsx();
+    ResponseEntity<byte[]> xlsx(Asked asked, Model model) {
+        return sheet(asked, model).xlsx();
     }
 
     @Needs(Right.GUEST_DATA)
     @GetMapping("/file.pdf")
-    ResponseEntity<byte[]> pdf(
-            @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "") String tag, Model model) {
-        return sheet(q, tag, model).pdf();
+    ResponseEntity<byte[]> pdf(Asked asked, Model model) {
+        return sheet(asked, model).pdf();
     }
 
-    private static String more(String typed, String tag, long before) {
-        return address("/desk/guests", typed, tag) + "&before=" + before;
-    }
-
-    private static String address(String path, String typed, String tag) {
-        return UriComponentsBuilder.fromPath(path)
-                .queryParam("q", "{q}")
-                .queryParam("tag", "{tag}")
-                .encode()
-                .buildAndExpand(Map.of("q", typed, "tag", tag))
-                .toUriString();
-    }
-
-    private static Row row(GuestCards.Listed guest, Formats f) {
-        GuestCardStore.Row newest = guest.newest();
-        return new Row(
-                "/desk/guests/" + newest.number(),
-                newest.name(),
-                Stream.of(newest.phone(), newest.email())
-                        .filter(s -> !s.isEmpty())
-                        .findFirst()
-                        .orElse(""),
-                guest.card().tags(),
-                f.text("guests.bookings", guest.sums().bookings()),
-                when(
-                        guest.sums().next() > 0
-                                ? guest.sums().next()
-                                : guest.sums().last(),
-                        f),
-                f.money(Money.ofMinor(guest.sums().paid())));
-    }
-
-    private static String when(long second, Formats f) {
-        HouseZone zone = f.zone();
-        return second == 0 ? "" : f.shortDay(zone.dateOf(Instant.ofEpochSecond(second)));
+    /** Keeps whom one looks for under a name. */
+    @Needs(Right.SEE_ALL)
+    @PostMapping("/views")
+    String keep(Asked asked, @RequestParam(defaultValue = "") String name, Host host) {
+        views.keep(LIST, name, asked.address(OWN), host);
+        return "redirect:" + asked.address(OWN);
     }
 
     @Needs(Right.SEE_ALL)
-    @GetMapping("/{number}")
-    String guest(
-            @PathVariable long number, @RequestParam(required = false) @Nullable String said, Host host, Model model) {
-        Order order = orders.byNumberAsked(number);
-        Formats f = Formats.of(model);
-        return show(order, Note.said(said, f.words()).stream().toList(), host, model);
-    }
-
-    private String show(Order order, List<Note> notes, Host host, Model model) {
-        Formats f = Formats.of(model);
-        GuestCard card = cards.of(order);
-        List<Order> all = cards.orders(card);
-        GuestCardStore.Sums sums = cards.sums(card);
-        List<SaidRow> said = all.stream()
-                .sorted(Comparator.comparing(Order::number))
-                .flatMap(o -> conversation.of(o, f).stream())
-                .toList();
-        String next = when(sums.next(), f);
-        model.addAttribute(
-                "page",
-                new GuestPage(
-                        notes,
-                        order.contact().name(),
-                        "/desk/guests/" + order.number(),
-                        all.stream()
-                                .flatMap(o -> Stream.of(
-                                        o.contact().phone(), o.contact().email()))
-                                .filter(s -> !s.isEmpty())
-                                .distinct()
-                                .toList(),
-                        card.tags(),
-                        card.note(),
-                        f.text(
-                                next.isEmpty() ? "guests.sums" : "guests.sumsNext",
-                                sums.bookings(),
-                                f.money(Money.ofMinor(sums.paid())),
-                                next),
-                        List.of(
-                                Field.line("tags", f.text("guests.tags"), MOST_NAME)
-                                        .value(String.join(", ", card.tags()))
-                                        .help(f.text("guests.tagsHelp")),
-                                Field.text("note", f.text("guests.note"), GuestCards.MOST_NOTE)
-                                        .value(card.note())
-                                        .help(f.text("guests.noteHelp"))),
-                        all.stream()
-                                .flatMap(o -> o.lines().stream().map(l -> booked(o, l, f)))
-                                .toList(),
-                        said.subList(Math.max(0, said.size() - MOST_SAID), said.size()),
-                        card.isMerged() ? members(card, all) : List.of(),
-                        cards.doubles(order, card).stream()
-                                .map(GuestListController::other)
-                                .toList(),
-                        host.may(Right.GUEST_DATA) ? goes(card, f) : List.of(),
-                        guests.isOpen(card)));
-        return "guests/guest";
-    }
-
-    private static Booked booked(Order order, OrderLine line, Formats f) {
-        return new Booked(
-                "/desk/orders/" + order.number(),
-                Long.toString(order.number()),
-                f.dayAndTimes(line.time()),
-                line.sold().title() + " · " + f.text("offer.people", line.party()),
-                line.status().code(),
-                f.text("status." + line.status().code()),
-                f.money(line.total()));
-    }
-
-    private static Other other(Order order) {
-        return new Other(
-                Long.toString(order.number()),
-                order.contact().name(),
-                Stream.of(order.contact().email(), order.contact().phone())
-                        .filter(s -> !s.isEmpty())
-                        .findFirst()
-                        .orElse(""));
-    }
-
-    /** One order for each address of a guest, and those without one. */
-    private static List<Other> members(GuestCard card, List<Order> all) {
-        List<Other> members = new ArrayList<>();
-        for (String email : card.emails()) {
-            all.stream()
-                    .filter(o -> o.contact().email().equalsIgnoreCase(email))
-                    .findFirst()
-                    .map(GuestListController::other)
-                    .ifPresent(members::add);
-        }
-        all.stream()
-                .filter(o -> o.contact().email().isEmpty())
-                .map(GuestListController::other)
-                .forEach(members::add);
-        return members;
-    }
-
-    private List<String> goes(GuestCard card, Formats f) {
-        int years = catalogues.catalogue().keeping().documentYears();
-        return guests.goes(card).entrySet().stream()
-                .filter(e -> e.getValue() > 0 || STAY.contains(e.getKey()))
-                .map(e -> f.text("guests.goes." + e.getKey(), e.getValue(), years))
-                .toList();
-    }
-
-    @Needs(Right.SEE_ALL)
-    @PostMapping("/{number}")
-    String keep(
-            @PathVariable long number,
-            @RequestParam(defaultValue = "") String note,
-            @RequestParam(defaultValue = "") String tags) {
-        cards.keep(orders.byNumberAsked(number), note, Written.line(tags, MOST_NAME));
-        return back(number, "noted");
-    }
-
-    /** Makes a guest and whoever gave another order one. */
-    @Needs(Right.SEE_ALL)
-    @PostMapping("/{number}/merge")
-    String merge(@PathVariable long number, @RequestParam long other) {
-        cards.merge(orders.byNumberAsked(number), orders.byNumberAsked(other));
-        return back(number, "merged");
-    }
-
-    /** Makes whoever gave an order a guest of their own again. */
-    @Needs(Right.SEE_ALL)
-    @PostMapping("/{number}/split")
-    String split(@PathVariable long number, @RequestParam long other) {
-        cards.leave(orders.byNumberAsked(other));
-        return back(number, "split");
-    }
-
-    private static String back(long number, String said) {
-        return "redirect:/desk/guests/" + number + "?said=" + said;
-    }
-
-    @Needs(Right.GUEST_DATA)
-    @PostMapping("/{number}/file")
-    ResponseEntity<String> takeOut(@PathVariable long number, Actor host) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"guest.json\"")
-                .contentType(MediaType.APPLICATION_JSON)
-                .body(guests.takeOut(cards.of(orders.byNumberAsked(number)), host));
-    }
-
-    @Needs(Right.GUEST_DATA)
-    @PostMapping("/{number}/forget")
-    String forget(@PathVariable long number, Host host, Model model) {
-        Order order = orders.byNumberAsked(number);
-        if (guests.forget(cards.of(order), host.actor())) {
-            return "redirect:/desk/guests?said=forgotten";
-        }
-        return show(order, List.of(Note.bad(Formats.of(model).text("guests.notYet"))), host, model);
+    @PostMapping("/views/{view}/remove")
+    String remove(@PathVariable long view) {
+        views.remove(view);
+        return "redirect:" + OWN;
     }
 }

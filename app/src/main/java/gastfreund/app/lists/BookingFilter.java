@@ -19,6 +19,7 @@ import org.springframework.web.util.UriComponentsBuilder;
  * @param money {@code open} or {@code paid}
  * @param from the first date (inclusive)
  * @param to the last date (inclusive)
+ * @param cols the keys of the columns that were chosen; empty: nobody chose
  */
 public record BookingFilter(
         String q,
@@ -29,7 +30,8 @@ public record BookingFilter(
         String source,
         String money,
         LocalDate from,
-        LocalDate to) {
+        LocalDate to,
+        List<String> cols) {
 
     /** What can be asked of money. */
     static final List<String> MONEY = List.of("open", "paid");
@@ -52,7 +54,8 @@ public record BookingFilter(
             @Nullable String source,
             @Nullable String money,
             @Nullable String from,
-            @Nullable String to) {
+            @Nullable String to,
+            @Nullable List<String> cols) {
 
         BookingFilter filter(LocalDate today) {
             LocalDate first = date(from, today);
@@ -71,7 +74,13 @@ public record BookingFilter(
                     said(source),
                     MONEY.contains(said(money)) ? said(money) : "",
                     first,
-                    last);
+                    last,
+                    chosen());
+        }
+
+        private List<String> chosen() {
+            List<String> known = BookingColumns.COLUMNS.known(cols);
+            return known.equals(BookingColumns.COLUMNS.known(null)) ? List.of() : known;
         }
 
         private static String said(@Nullable String text) {
@@ -90,7 +99,12 @@ public record BookingFilter(
 
     /** All that is booked on a day. */
     static BookingFilter of(LocalDate day) {
-        return new BookingFilter("", "", "", "", "", "", "", day, day);
+        return new BookingFilter("", "", "", "", "", "", "", day, day, List.of());
+    }
+
+    /** The columns that are shown. */
+    List<String> shown() {
+        return BookingColumns.COLUMNS.known(cols);
     }
 
     /** The address of something that shows exactly this. */
@@ -105,6 +119,7 @@ public record BookingFilter(
         say(uri, "money", money);
         say(uri, "from", from.toString());
         say(uri, "to", to.toString());
+        cols.forEach(c -> say(uri, "cols", c));
         return uri.encode().toUriString();
     }
 

@@ -1,6 +1,8 @@
 package gastfreund.app.lists;
 
 import gastfreund.app.hosts.Host;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.pages.Field;
 import gastfreund.app.typed.Written;
 import java.util.List;
 import org.springframework.stereotype.Service;
@@ -8,9 +10,9 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What hosts look for again and again in lists, under names; all of them see it. */
 @Service
-class KeptViews {
+public class KeptViews {
 
-    static final int MOST_NAME = 60;
+    private static final int MOST_NAME = 60;
 
     private final KeptViewStore store;
 
@@ -21,8 +23,13 @@ class KeptViews {
     /** @param remove where it is removed */
     public record Shown(String name, String address, String remove) {}
 
+    /** Where the name of a view is written. */
+    public static Field name(Formats f) {
+        return Field.line("name", f.text("lists.viewName"), MOST_NAME).required();
+    }
+
     /** @param own the address of the list */
-    List<Shown> of(String list, String own) {
+    public List<Shown> of(String list, String own) {
         return store.of(list).stream()
                 .map(v -> new Shown(v.name(), own + "?" + v.query(), own + "/views/" + v.id() + "/remove"))
                 .toList();

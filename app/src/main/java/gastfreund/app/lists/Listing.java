@@ -7,27 +7,19 @@ import java.util.List;
 interface Listing {
 
     /**
-     * A column.
-     *
-     * @param number whether its values are numbers
-     * @param first whether it is shown where nobody has chosen
-     */
-    record Column(String key, boolean number, boolean first) {}
-
-    /**
      * A row.
      *
      * @param id by which the list goes on
-     * @param address where more of it is
+     * @param order the number of its order
      * @param shown the values of all columns, as people read them
      * @param plain the same, as programs read them
      */
-    record Row(long id, String address, List<String> shown, List<String> plain) {}
+    record Row(long id, long order, List<String> shown, List<String> plain) {}
 
     /** Its name in addresses and texts. */
     String name();
 
-    List<Column> columns();
+    Columns columns();
 
     /** The states that can be looked for. */
     List<String> states();
@@ -50,9 +42,4 @@ interface Listing {
 
     /** What all of it comes to, in words. */
     String sums(Looked looked, Formats f);
-
-    /** The columns that are shown where nobody has chosen. */
-    default List<String> first() {
-        return columns().stream().filter(Column::first).map(Column::key).toList();
-    }
 }

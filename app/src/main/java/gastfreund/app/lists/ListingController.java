@@ -5,15 +5,16 @@ import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.orders.Orders;
 import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Partial;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -36,9 +37,19 @@ class ListingController {
     private final List<Listing> listings;
     private final KeptViews views;
     private final CatalogueService catalogues;
+    private final Orders orders;
+    private final Besides besides;
     private final Clock clock;
 
-    ListingController(List<Listing> listings, KeptViews views, CatalogueService catalogues, Clock clock) {
+    ListingController(
+            List<Listing> listings,
+            KeptViews views,
+            CatalogueService catalogues,
+            Orders orders,
+            Besides besides,
+            Clock clock) {
+        this.orders = orders;
+        this.besides = besides;
         this.listings = listings;
         this.views = views;
         this.catalogues = catalogues;
@@ -58,18 +69,16 @@ class ListingController {
             List<Field> filters,
             Field cols,
             String sums,
-            List<Head> heads,
+            List<Columns.Head> heads,
             List<Row> rows,
             String more,
-            List<ListsController.Way> files,
+            List<Way> files,
             List<KeptViews.Shown> views,
-            Field keep) {}
+            Field keep,
+            Besides.@Nullable Beside beside,
+            List<Note> notes) {}
 
-    public record Head(String words, boolean number) {}
-
-    public record Row(String address, List<Cell> cells) {}
-
-    public record Cell(String words, boolean number) {}
+    public record Row(List<Columns.Cell> cells) {}
 
     private Listing listing(String name) {
         return listings.stream()
@@ -86,58 +95,78 @@ class ListingController {
     @Partial("list")
     @GetMapping
     String list(
-            @PathVariable String list, Looked.Asked asked, @RequestParam(defaultValue = "0") long before, Model model) {
+            @PathVariable String list,
+            Looked.Asked asked,
+            @RequestParam(defaultValue = "0") long before,
+            @RequestParam(defaultValue = "0") long order,
+            @RequestParam(defaultValue = "") String booking,
+            @RequestParam(required = false) @Nullable String said,
+            Host host,
+            Model model) {
         Formats f = Formats.of(model);
         Listing listing = listing(list);
         Looked looked = asked.looked(listing, today());
         List<Listing.Row> found = listing.rows(looked, before > 0 ? before : Long.MAX_VALUE, PAGE + 1, f);
         List<Listing.Row> shown = found.subList(0, Math.min(found.size(), PAGE));
-        List<Integer> places = places(listing, looked);
         String own = "/desk/lists/" + listing.name();
+        String here = looked.address(own);
         model.addAttribute(
                 "page",
                 new ListingPage(
                         f.text("lists.title." + listing.name()),
                         own,
                         filters(listing, looked, f),
-                        cols(listing, looked, f),
+                        listing.columns().choice(looked.cols(), f),
                         listing.sums(looked, f),
-                        places.stream()
-                                .map(i -> listing.columns().get(i))
-                                .map(c -> new Head(f.text("lists.col." + c.key()), c.number()))
-                                .toList(),
+                        listing.columns().heads(looked.cols(), f),
                         shown.stream()
-                                .map(r -> new Row(r.address(), cells(listing, r, places)))
+                                .map(r -> new Row(cells(listing, r, looked, here, f)))
                                 .toList(),
                         found.size() > shown.size()
-                                ? looked.address(own) + "&before="
+                                ? here + "&before="
                                         + shown.get(shown.size() - 1).id()
                                 : "",
                         Stream.of("csv", "xlsx", "pdf")
-                                .map(t -> new ListsController.Way(
-                                        looked.address(own + "/file." + t), f.text("lists." + t)))
+                                .map(t -> new Way(looked.address(own + "/file." + t), f.text("lists." + t)))
                                 .toList(),
                         views.of(listing.name(), own),
-                        Field.line("name", f.text("lists.viewName"), KeptViews.MOST_NAME)
-                                .required()));
+                        KeptViews.name(f),
+                        beside(order, booking, here, host, model.getAttribute("typed"), f),
+                        Note.said(said, f.words()).stream().toList()));
         return "lists/listing";
     }
 
-    /** The places of the columns that are shown. */
-    private static List<Integer> places(Listing listing, Looked looked) {
-        List<Integer> places = new ArrayList<>();
-        for (int i = 0; i < listing.columns().size(); i++) {
-            if (looked.cols().contains(listing.columns().get(i).key())) {
-                places.add(i);
+    /** The first column leads to the order, the guest's name to what is looked at beside the list. */
+    private static List<Columns.Cell> cells(Listing listing, Listing.Row row, Looked looked, String here, Formats f) {
+        List<Columns.Cell> cells = new ArrayList<>();
+        for (int place : listing.columns().places(looked.cols())) {
+            Columns.Column column = listing.columns().all().get(place);
+            String words = row.shown().get(place);
+            Columns.Cell cell = column.number() ? Columns.Cell.number(words) : Columns.Cell.of(words);
+            if (column.key().equals("guest") && !words.isEmpty()) {
+                cells.add(cell.to(
+                        here + "&order=" + row.order(), f.text("lists.besideThis", words, Long.toString(row.order()))));
+            } else {
+                cells.add(cells.isEmpty() ? cell.to("/desk/orders/" + row.order(), null) : cell);
             }
         }
-        return places;
+        return cells;
     }
 
-    private static List<Cell> cells(Listing listing, Listing.Row row, List<Integer> places) {
-        return places.stream()
-                .map(i -> new Cell(row.shown().get(i), listing.columns().get(i).number()))
-                .toList();
+    private Besides.@Nullable Beside beside(
+            long number, String booking, String here, Host host, @Nullable Object typed, Formats f) {
+        return orders.byNumber(number)
+                .map(o -> besides.of(
+                        o,
+                        o.lines().stream()
+                                .filter(l -> l.booking().value().equals(booking))
+                                .findFirst()
+                                .orElse(null),
+                        here + "&order=" + o.number(),
+                        host,
+                        typed,
+                        f))
+                .orElse(null);
     }
 
     private static List<Field> filters(Listing listing, Looked looked, Formats f) {
@@ -183,34 +212,17 @@ class ListingController {
                 .value(value);
     }
 
-    private static Field cols(Listing listing, Looked looked, Formats f) {
-        return Field.choices(
-                        "cols",
-                        f.text("lists.cols"),
-                        listing.columns().stream()
-                                .map(c -> Field.Option.of(c.key(), f.text("lists.col." + c.key())))
-                                .toList())
-                .given(looked.cols());
-    }
-
     private Sheet sheet(String list, Looked.Asked asked, Model model) {
         Formats f = Formats.of(model);
         Listing listing = listing(list);
         Looked looked = asked.looked(listing, today());
-        List<Integer> places = places(listing, looked);
-        Set<Integer> numbers = new HashSet<>();
-        for (int i = 0; i < places.size(); i++) {
-            if (listing.columns().get(places.get(i)).number()) {
-                numbers.add(i);
-            }
-        }
         return new Sheet(
                 listing.name(),
                 f.text("lists.title." + listing.name()),
-                places.stream().map(i -> listing.columns().get(i).key()).toList(),
-                numbers,
+                looked.cols(),
+                listing.columns().numbers(looked.cols()),
                 listing.rows(looked, Long.MAX_VALUE, FILE, f).stream()
-                        .map(r -> places.stream().map(i -> r.plain().get(i)).toList())
+                        .map(r -> listing.columns().only(r.plain(), looked.cols()))
                         .toList());
     }
 

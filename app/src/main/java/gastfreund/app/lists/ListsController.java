@@ -1,14 +1,10 @@
 package gastfreund.app.lists;
 
-import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.Needs;
 import gastfreund.app.hosts.Right;
 import gastfreund.app.languages.Formats;
-import gastfreund.app.openings.ReasonWords;
-import gastfreund.app.orderdesk.Panel;
-import gastfreund.app.orderdesk.Panels;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
@@ -16,7 +12,7 @@ import gastfreund.app.pages.Partial;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.offers.House;
-import gastfreund.core.time.Interval;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -41,12 +37,20 @@ class ListsController {
     private final BookingLists lists;
     private final KeptViews views;
     private final Orders orders;
-    private final Panels panels;
+    private final Besides besides;
+    private final BookingColumns columns;
     private final CatalogueService catalogues;
 
-    ListsController(BookingLists lists, CatalogueService catalogues, KeptViews views, Orders orders, Panels panels) {
+    ListsController(
+            BookingLists lists,
+            CatalogueService catalogues,
+            KeptViews views,
+            Orders orders,
+            Besides besides,
+            BookingColumns columns) {
         this.orders = orders;
-        this.panels = panels;
+        this.besides = besides;
+        this.columns = columns;
         this.views = views;
         this.lists = lists;
         this.catalogues = catalogues;
@@ -62,7 +66,9 @@ class ListsController {
      */
     public record ListPage(
             List<Field> filters,
+            Field cols,
             String sums,
+            List<Columns.Head> heads,
             List<Row> rows,
             String more,
             boolean begins,
@@ -70,32 +76,10 @@ class ListsController {
             List<KeptViews.Shown> views,
             Field keep,
             List<Note> notes,
-            @Nullable Beside beside) {}
+            Besides.@Nullable Beside beside) {}
 
-    /** A booking beside the list. */
-    public record Beside(String order, String guest, String what, String when, String board, Panel panel) {}
-
-    /**
-     * @param beside where it is looked at beside the list
-     * @param sign the class of its sign
-     */
-    public record Row(
-            String id,
-            String address,
-            String beside,
-            String order,
-            String day,
-            String times,
-            String guest,
-            String reach,
-            String what,
-            String sign,
-            String state,
-            String total,
-            String open) {}
-
-    /** A way out. */
-    public record Way(String address, String words) {}
+    /** @param tick what a host who ticks it chooses, in words */
+    public record Row(String id, String tick, List<Columns.Cell> cells) {}
 
     @Needs(Right.SEE_ALL)
     @Partial("list")
@@ -118,7 +102,9 @@ class ListsController {
                 "page",
                 new ListPage(
                         filters(filter, f),
+                        columns.choice(filter, f),
                         sums(lists.sums(filter), f),
+                        BookingColumns.COLUMNS.heads(filter.shown(), f),
                         shown.stream().map(b -> row(b, filter, f)).toList(),
                         found.size() > shown.size() ? more(filter, shown.get(shown.size() - 1)) : "",
                         !goesOn,
@@ -128,8 +114,7 @@ class ListsController {
                                 new Way(filter.address("/desk/bookings.pdf"), f.text("lists.pdf")),
                                 new Way(filter.address("/desk/bookings.ics"), f.text("lists.ics"))),
                         views.of(LIST, OWN),
-                        Field.line("name", f.text("lists.viewName"), KeptViews.MOST_NAME)
-                                .required(),
+                        KeptViews.name(f),
                         Note.said(said, f.words()).stream().toList(),
                         booking.isBlank()
                                 ? null
@@ -137,22 +122,11 @@ class ListsController {
         return "lists/bookings";
     }
 
-    private @Nullable Beside beside(
+    private Besides.@Nullable Beside beside(
             BookingId booking, BookingFilter filter, Host host, @Nullable Object typed, Formats f) {
         return orders.byBooking(booking)
-                .flatMap(o -> o.line(booking)
-                        .map(l -> new Beside(
-                                Long.toString(o.number()),
-                                o.contact().name(),
-                                l.sold().title(),
-                                f.dayAndTimes(l.time()),
-                                board(booking.value(), l.time(), f),
-                                panels.of(o, l, host, filter.address(OWN) + "&booking=" + booking, typed, f))))
+                .map(o -> besides.of(o, o.line(booking).orElse(null), filter.address(OWN), host, typed, f))
                 .orElse(null);
-    }
-
-    private static String board(String booking, Interval time, Formats f) {
-        return "/desk?day=" + f.zone().dateOf(time.start()) + "&booking=" + booking;
     }
 
     /** Keeps what is looked for under a name. */
@@ -186,26 +160,16 @@ class ListsController {
     }
 
     private Row row(ListedBooking booking, BookingFilter filter, Formats f) {
-        Catalogue catalogue = catalogues.catalogue();
-        String names = new ReasonWords(catalogue, f).names(booking.staff());
-        String people = f.text("offer.people", booking.party());
+        LocalDate day = f.zone().dateOf(booking.time().start());
         return new Row(
                 booking.id(),
-                board(booking.id(), booking.time(), f),
-                filter.address(OWN) + "&booking=" + booking.id(),
-                Long.toString(booking.order()),
-                f.shortDay(f.zone().dateOf(booking.time().start())),
-                f.times(booking.time()),
-                booking.guest(),
-                Stream.of(booking.phone(), booking.email())
-                        .filter(s -> !s.isEmpty())
-                        .findFirst()
-                        .orElse(""),
-                catalogue.offer(booking.offer()).title() + " · " + people + (names.isEmpty() ? "" : " · " + names),
-                booking.status().code(),
-                f.text("status." + booking.status().code()),
-                f.money(booking.total()),
-                booking.open().isPositive() ? f.money(booking.open()) : "");
+                f.text("lists.tickThis", booking.guest(), f.shortDay(day) + " " + f.times(booking.time())),
+                columns.cells(
+                        booking,
+                        filter,
+                        "/desk?day=" + day + "&booking=" + booking.id(),
+                        filter.address(OWN) + "&booking=" + booking.id(),
+                        f));
     }
 
     private List<Field> filters(BookingFilter filter, Formats f) {

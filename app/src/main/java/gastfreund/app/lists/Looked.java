@@ -51,11 +51,6 @@ record Looked(
             if (first.isAfter(last) || first.isBefore(last.minusDays(MOST_DAYS))) {
                 first = last.minusDays(BACK_DAYS);
             }
-            List<String> chosen = cols == null ? List.of() : cols;
-            List<String> known = listing.columns().stream()
-                    .map(Listing.Column::key)
-                    .filter(chosen::contains)
-                    .toList();
             return new Looked(
                     said(q),
                     one(state, listing.states().stream()),
@@ -64,7 +59,7 @@ record Looked(
                     one(money, BookingFilter.MONEY.stream()),
                     first,
                     last,
-                    known.isEmpty() ? listing.first() : known);
+                    listing.columns().known(cols));
         }
 
         private static String said(@Nullable String text) {

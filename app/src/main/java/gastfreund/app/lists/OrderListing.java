@@ -2,6 +2,7 @@ package gastfreund.app.lists;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.lists.Columns.Column;
 import gastfreund.app.orders.OrderStatus;
 import java.util.Arrays;
 import java.util.List;
@@ -10,6 +11,20 @@ import org.springframework.stereotype.Component;
 /** The list of orders. */
 @Component
 class OrderListing implements Listing {
+
+    private static final Columns COLUMNS = new Columns(List.of(
+            new Column("order", false, true),
+            new Column("placed", false, true),
+            new Column("guest", false, true),
+            new Column("mail", false, false),
+            new Column("telephone", false, false),
+            new Column("company", false, false),
+            new Column("what", false, true),
+            new Column("state", false, true),
+            new Column("source", false, false),
+            new Column("total", true, true),
+            new Column("paid", true, false),
+            new Column("open", true, true)));
 
     private final ListingStore store;
     private final CatalogueService catalogues;
@@ -25,20 +40,8 @@ class OrderListing implements Listing {
     }
 
     @Override
-    public List<Column> columns() {
-        return List.of(
-                new Column("order", false, true),
-                new Column("placed", false, true),
-                new Column("guest", false, true),
-                new Column("mail", false, false),
-                new Column("telephone", false, false),
-                new Column("company", false, false),
-                new Column("what", false, true),
-                new Column("state", false, true),
-                new Column("source", false, false),
-                new Column("total", true, true),
-                new Column("paid", true, false),
-                new Column("open", true, true));
+    public Columns columns() {
+        return COLUMNS;
     }
 
     @Override
@@ -73,7 +76,7 @@ class OrderListing implements Listing {
         String state = f.text("step." + o.status());
         return new Row(
                 o.id(),
-                "/desk/orders/" + number,
+                o.number(),
                 List.of(
                         number,
                         f.moment(o.placed()),

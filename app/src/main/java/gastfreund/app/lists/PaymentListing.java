@@ -2,6 +2,7 @@ package gastfreund.app.lists;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.lists.Columns.Column;
 import gastfreund.core.orders.PaymentState;
 import java.util.Arrays;
 import java.util.List;
@@ -22,6 +23,17 @@ class PaymentListing implements Listing {
             "voucher",
             "elsewhere");
 
+    private static final Columns COLUMNS = new Columns(List.of(
+            new Column("begun", false, true),
+            new Column("order", false, true),
+            new Column("guest", false, true),
+            new Column("way", false, true),
+            new Column("state", false, true),
+            new Column("reference", false, false),
+            new Column("amount", true, false),
+            new Column("received", true, true),
+            new Column("back", true, true)));
+
     private final ListingStore store;
     private final CatalogueService catalogues;
 
@@ -36,17 +48,8 @@ class PaymentListing implements Listing {
     }
 
     @Override
-    public List<Column> columns() {
-        return List.of(
-                new Column("begun", false, true),
-                new Column("order", false, true),
-                new Column("guest", false, true),
-                new Column("way", false, true),
-                new Column("state", false, true),
-                new Column("reference", false, false),
-                new Column("amount", true, false),
-                new Column("received", true, true),
-                new Column("back", true, true));
+    public Columns columns() {
+        return COLUMNS;
     }
 
     @Override
@@ -82,7 +85,7 @@ class PaymentListing implements Listing {
         String state = f.text("step." + p.state().replace(' ', '-'));
         return new Row(
                 p.id(),
-                "/desk/orders/" + number,
+                p.order(),
                 List.of(
                         f.moment(p.created()),
                         number,

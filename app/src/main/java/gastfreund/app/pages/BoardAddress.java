@@ -2,10 +2,11 @@ package gastfreund.app.pages;
 
 import java.util.regex.Pattern;
 
-/** Where boards, lists of bookings, and what waits lie; nothing else is an address to which something that was done there leads back. */
+/** Where boards, lists, and what waits lie; nothing else is an address to which something that was done there leads back. */
 public final class BoardAddress {
 
-    private static final Pattern BOARD = Pattern.compile("/desk(?:/waits|/bookings)?(?:\\?[\\w=&%.+-]*+)?");
+    private static final Pattern BOARD =
+            Pattern.compile("/desk(?:/waits|/bookings|/lists/orders|/lists/payments)?(?:\\?[\\w=&%.+-]*+)?");
 
     private BoardAddress() {}
 

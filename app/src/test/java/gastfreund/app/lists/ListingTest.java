@@ -123,9 +123,46 @@ class ListingTest extends OrdersTest {
     }
 
     @Test
+    void anOrderIsLookedAtBesideTheList() {
+        Order order = paid("wheel-hire", "60", 30, "WORKS");
+        String beside = "/desk/lists/orders?" + ALWAYS + "&order=" + order.number();
+        String page = host.get(beside).body();
+        assertThat(page.substring(page.indexOf("id=\"beside\""))).contains("Wenke Farrow", "Write …", "Note …");
+        var board = Pattern.compile("name=\"board\" value=\"([^\"]+)\"").matcher(page);
+        assertThat(board.find()).isTrue();
+        String back = board.group(1).replace("&amp;", "&");
+        String note =
+                "/desk/orders/" + order.number() + "/bookings/" + line(order).booking() + "/note";
+        assertThat(path(host.post(note, Map.of("words", "near the kiln", "board", back))))
+                .isEqualTo(back + "&said=noted");
+        assertThat(host.get(back).body()).contains("near the kiln");
+        assertThat(host.get("/desk/lists/orders?order=999999").statusCode()).isEqualTo(200);
+    }
+
+    @Test
+    void guestsAreLookedAtBesideTheirListWithColumnsAndKeptViews() throws IOException {
+        Order order = paid("wheel-hire", "60", 31, "WORKS");
+        String asked = "q=wenke&tag=&cols=guest&cols=mail&cols=last";
+        String page =
+                host.get("/desk/guests?" + asked + "&guest=" + order.number()).body();
+        assertThat(page.substring(page.indexOf("<thead>"), page.indexOf("</thead>")))
+                .contains(">Guest<", ">Mail<", ">Last<")
+                .doesNotContain(">Paid<");
+        assertThat(page.substring(page.indexOf("id=\"beside\"")))
+                .contains("Wenke Farrow", "wenke@post.example", "/desk/orders/" + order.number());
+        host.post("/desk/guests/views?" + asked, Map.of("name", "Those called Wenke"));
+        assertThat(host.get("/desk/guests").body())
+                .contains(">Those called Wenke</a>")
+                .contains("/desk/guests?q=wenke&amp;tag=&amp;cols=guest");
+        assertThat(csv(host.get("/desk/guests/file.csv?" + asked).body()).get(0).toMap())
+                .containsOnlyKeys("guest", "mail", "last");
+    }
+
+    @Test
     void guestsGoOutToo() throws IOException {
         paid("wheel-hire", "60", 29, "WORKS");
-        List<CSVRecord> rows = csv(host.get("/desk/guests/file.csv?q=wenke").body());
+        List<CSVRecord> rows =
+                csv(host.get("/desk/guests/file.csv?q=wenke&cols=mail").body());
         assertThat(rows)
                 .extracting(r -> r.get("mail"))
                 .doesNotHaveDuplicates()

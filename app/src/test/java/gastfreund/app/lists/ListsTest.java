@@ -167,6 +167,17 @@ class ListsTest extends OrdersTest {
     }
 
     @Test
+    void columnsAreChosenAndFilesHaveThose() throws Exception {
+        paid("wheel-hire", "60", 23, "WORKS");
+        String filter = span() + "&offer=wheel-hire&cols=guest&cols=people&cols=when";
+        String page = host.get("/desk/bookings?" + filter).body();
+        String heads = page.substring(page.indexOf("<thead>"), page.indexOf("</thead>"));
+        assertThat(heads).contains(">When<", ">Guest<", ">People<").doesNotContain(">Total<", ">Order<");
+        assertThat(host.get("/desk/bookings.csv?" + filter).body()).startsWith("start,end,people,guest\r\n");
+        assertThat(host.get("/desk/bookings.csv?" + span()).body()).startsWith("start,end,state,offer,people,with,");
+    }
+
+    @Test
     void aViewIsKeptUnderAName() {
         host.post("/desk/bookings/views?" + span() + "&person=mira", Map.of("name", "Mira's <year>"));
         String page = host.get("/desk/bookings").body();

@@ -1,0 +1,4 @@
+package gastfreund.app.lists;
+
+/** A link. */
+public record Way(String address, String words) {}
