@@ -304,6 +304,15 @@ public class Moves {
                 .entries();
     }
 
+    /** The times that a host could give a booking from one date to another (both inclusive). */
+    public List<Answer.Entry> openings(Order order, OrderLine line, LocalDate from, LocalDate to) {
+        return (mayMove(line, Audience.DESK) ? choice(order, line, Audience.DESK) : Optional.<Choice>empty())
+                .map(c -> openings.openings(
+                                c.within(catalogues.catalogue().house()), c.query(from, to, clock.instant()))
+                        .entries())
+                .orElse(List.of());
+    }
+
     /** The same move at the price that the booking had. */
     private static Proposal atOldPrice(OrderLine line, Proposal proposal) {
         return new Proposal(

@@ -9,6 +9,7 @@ import java.util.List;
  *
  * @param title of whom, or of how many
  * @param search the person and the day
+ * @param together what is said of all of them
  * @param words where the letters' words are written, and whether the day is kept free
  * @param check what would be done, in lines; empty: that was not asked yet
  * @param hidden what is sent along
@@ -18,6 +19,7 @@ public record SeveralPage(
         String title,
         List<Field> search,
         List<Row> rows,
+        List<Field> together,
         List<Field> words,
         List<String> check,
         List<Field> hidden) {
