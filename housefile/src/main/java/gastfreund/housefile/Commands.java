@@ -106,9 +106,7 @@ public final class Commands {
         Booked booked = Booked.of(file.bookings(), file.busy());
         House house = file.house();
         AnswerWriter writer = new AnswerWriter(house.zone(), false);
-        return each(
-                new QueryReader(house).series(asked),
-                one -> writer.series(Series.of(house, booked, one.query(), one.start(), one.times(), one.every())));
+        return each(new QueryReader(house).series(asked), one -> writer.series(Series.of(house, booked, one)));
     }
 
     private static ArrayNode clashes(HouseFile file, JsonNode asked) {

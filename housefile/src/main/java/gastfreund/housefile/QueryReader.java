@@ -42,24 +42,17 @@ final class QueryReader {
         return queries;
     }
 
-    /**
-     * A query for the same time again.
-     *
-     * @param start the first one, in minutes since the epoch
-     */
-    record SeriesQuery(Query query, long start, int times, int every) {}
-
     /** @throws BadFileException with every problem of the queries */
-    List<SeriesQuery> series(JsonNode json) {
+    List<Series.Wish> series(JsonNode json) {
         List<Problem> problems = new ArrayList<>();
-        List<SeriesQuery> queries = new ArrayList<>();
+        List<Series.Wish> queries = new ArrayList<>();
         Node.root(json, problems).elements().forEach(node -> node.made(() -> seriesQuery(node))
                 .ifPresent(queries::add));
         BadFileException.throwIfAny(problems);
         return queries;
     }
 
-    private SeriesQuery seriesQuery(Node node) {
+    private Series.Wish seriesQuery(Node node) {
         node.object(
                 "now",
                 "offer",
@@ -78,7 +71,7 @@ final class QueryReader {
         int times = node.requiredInteger("times", 2, Series.MOST_TIMES).orElse(2);
         int every = node.integer("every", 1, Series.MOST_WEEKS, 1);
         LocalDate date = house.zone().dateOf(start);
-        return new SeriesQuery(query(node, date, date), start, times, every);
+        return Series.Wish.of(query(node, date, date), start, times, every);
     }
 
     private Query query(Node node) {

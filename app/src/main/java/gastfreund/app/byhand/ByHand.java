@@ -41,6 +41,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -93,7 +94,7 @@ public class ByHand {
      *
      * @param basket in which the place is held
      * @param repeat the same time again; null: once
-     * @param price another than is computed; null: that; of one booking alone
+     * @param price of each date, another than is computed; null: that
      * @param why why it is another
      * @param tell whether the guest gets a confirmation
      */
@@ -114,8 +115,9 @@ public class ByHand {
      *
      * @param times how many dates in all
      * @param every how many weeks lie between two
+     * @param instead on some dates another start, in minutes since the epoch
      */
-    public record Repeat(Choice choice, long start, int times, int every) {}
+    public record Repeat(Choice choice, long start, int times, int every, Map<LocalDate, Long> instead) {}
 
     private final CatalogueService catalogues;
     private final OpeningsService openings;
@@ -192,7 +194,8 @@ public class ByHand {
     /** The dates of a series, each as far as it is free; what is held in the basket counts as free. */
     public Series.Found series(Repeat repeat, String basket) {
         LocalDate day = catalogues.catalogue().zone().dateOf(repeat.start());
-        return openings.series(query(repeat.choice(), day, basket), repeat.start(), repeat.times(), repeat.every());
+        return openings.series(new Series.Wish(
+                query(repeat.choice(), day, basket), repeat.start(), repeat.times(), repeat.every(), repeat.instead()));
     }
 
     /** Holds what is chosen while the rest is written; the basket. */
@@ -268,6 +271,9 @@ public class ByHand {
         for (Booked line : lines) {
             pay(order, line, wish);
         }
+        if (wish.way() == Way.LINK) {
+            balances.askNow(lines.get(0).booking());
+        }
         return store.byId(id);
     }
 
@@ -323,9 +329,6 @@ public class ByHand {
                     .hand()
                     .ifPresent(hand -> endings.paidOnTheSpot(
                             order, made.booking(), hand, made.quoted().total(), Money.ZERO, wish.who()));
-        }
-        if (wish.way() == Way.LINK) {
-            balances.askNow(made.booking());
         }
     }
 

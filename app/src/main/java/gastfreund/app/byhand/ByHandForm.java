@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param spite whether it is booked though something stands against it
  * @param times how often the same time is booked; where none is said, once
  * @param every how many weeks lie between two dates
+ * @param instead other starts, on dates of a series on which the wanted one is not to be had
  * @param way how it is paid, as {@link ByHand.Way} says it
  * @param held the basket in which the place is held
  */
@@ -36,6 +37,7 @@ public record ByHandForm(
         @Nullable Boolean spite,
         @Nullable String times,
         @Nullable String every,
+        @Nullable List<String> instead,
         @Nullable String name,
         @Nullable String email,
         @Nullable String phone,
@@ -71,6 +73,16 @@ public record ByHandForm(
     private static int within(@Nullable String text, int most) {
         OptionalLong number = minute(text);
         return number.isPresent() ? (int) Math.max(1, Math.min(most, number.getAsLong())) : 1;
+    }
+
+    /** Other starts that were picked. */
+    List<Long> picked() {
+        return instead == null
+                ? List.of()
+                : instead.stream()
+                        .map(ByHandForm::minute)
+                        .flatMap(m -> m.stream().boxed())
+                        .toList();
     }
 
     Choice.Asked asked() {

@@ -17,7 +17,8 @@ import org.jspecify.annotations.Nullable;
  * @param title what is chosen, in words; empty: nothing can be
  * @param price of it
  * @param against what stands against it; empty: nothing
- * @param series the dates on which the same time is booked again, in words, and what they cost together; empty: once
+ * @param series the dates on which the same time is booked again; empty: once
+ * @param seriesSum what they cost together, in words
  * @param held until when the place is held; null: it is not
  * @param finds whether guests can be looked for
  */
@@ -31,6 +32,16 @@ public record ByHandPage(
         String title,
         String price,
         String against,
-        List<String> series,
+        List<SeriesDate> series,
+        String seriesSum,
         @Nullable Instant held,
-        boolean finds) {}
+        boolean finds) {
+
+    /**
+     * A date of a series.
+     *
+     * @param picked the start that was picked there instead of the wanted one; empty: none was
+     * @param nearest starts that can be picked
+     */
+    public record SeriesDate(String words, String picked, List<Field.Option> nearest) {}
+}

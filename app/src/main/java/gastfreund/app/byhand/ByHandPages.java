@@ -19,7 +19,6 @@ import gastfreund.core.openings.Series;
 import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -153,7 +152,7 @@ class ByHandPages {
                 contact,
                 SOURCES.contains(ByHandForm.said(form.source())) ? ByHandForm.said(form.source()) : SOURCES.get(0),
                 repeat(state),
-                own.filter(p -> !p.equals(chosen.price())).orElse(null),
+                own.filter(p -> computed(state).anyMatch(c -> !c.equals(p))).orElse(null),
                 form.reason(),
                 ByHand.Way.of(form.way()),
                 form.tells() && !contact.email().isBlank(),
@@ -163,7 +162,7 @@ class ByHandPages {
                 .orElseGet(() -> new Done(null, page(state.wrong(Map.of("start", f.text("byhand.gone"))), host, f)));
     }
 
-    private static Map<String, String> wrong(State state, Host host, Formats f) {
+    private Map<String, String> wrong(State state, Host host, Formats f) {
         Map<String, String> wrong = new HashMap<>();
         ByHandForm form = state.form();
         Contact contact = form.contact();
@@ -179,22 +178,13 @@ class ByHandPages {
         if (state.chosen() == null) {
             wrong.put("start", f.text("byhand.nothing"));
         }
-        if (repeat(state) != null) {
-            if (link) {
-                wrong.put("way", f.text("byhand.seriesNoLink"));
-            }
-            if (!ByHandForm.said(form.price()).isBlank()) {
-                wrong.put("price", f.text("byhand.seriesNoPrice"));
-            }
-        }
         String typed = ByHandForm.said(form.price()).strip();
         if (!typed.isEmpty()) {
             Optional<Money> price = f.amount(typed);
             if (price.isEmpty()) {
                 wrong.put("price", f.text("byhand.noAmount"));
-            } else if (state.chosen() != null
-                    && !price.get().equals(state.chosen().price())) {
-                boolean lower = price.get().compareTo(state.chosen().price()) < 0;
+            } else if (state.chosen() != null && computed(state).anyMatch(p -> !p.equals(price.get()))) {
+                boolean lower = computed(state).anyMatch(p -> price.get().compareTo(p) < 0);
                 if (lower && !host.may(Right.GIVE_MONEY)) {
                     wrong.put("price", f.text("byhand.mayNotLower"));
                 } else if (form.reason().isBlank()) {
@@ -205,8 +195,23 @@ class ByHandPages {
         return wrong;
     }
 
+    /** What each of its dates costs as it is computed. */
+    private Stream<Money> computed(State state) {
+        ByHand.Repeat repeat = repeat(state);
+        Stream<Money> first = Optional.ofNullable(state.chosen()).map(ByHand.Chosen::price).stream();
+        return repeat == null
+                ? first
+                : Stream.concat(
+                        first,
+                        byHand.series(repeat, state.basket()).dates().stream()
+                                .flatMap(d -> Optional.ofNullable(d.option()).stream())
+                                .map(o -> o.opening().price()));
+    }
+
     ByHandPage page(State state, Host host, Formats f) {
         ByHand.Chosen chosen = state.chosen();
+        ByHand.Repeat repeat = repeat(state);
+        Series.Found found = repeat == null ? null : byHand.series(repeat, state.basket());
         return new ByHandPage(
                 state.wrong().isEmpty() ? List.of() : List.of(Note.warn(f.text("byhand.wrong"))),
                 fields.what(state, f),
@@ -217,13 +222,14 @@ class ByHandPages {
                 chosen == null ? "" : title(state, chosen, f),
                 chosen == null ? "" : f.money(chosen.price()),
                 chosen == null || chosen.option().isOpen() ? "" : against(state, chosen, f),
-                series(state, f),
+                series(found, state, f),
+                found == null ? "" : f.text("byhand.seriesSum", found.free(), f.money(found.price())),
                 byHand.heldUntil(state.basket()).orElse(null),
                 host.may(Right.SEE_ALL));
     }
 
     /** The same time again, where that is wanted. */
-    private static ByHand.@Nullable Repeat repeat(State state) {
+    private ByHand.@Nullable Repeat repeat(State state) {
         ByHand.Chosen chosen = state.chosen();
         boolean again = chosen != null
                 && state.form().dates() > 1
@@ -233,32 +239,35 @@ class ByHandPages {
                         state.choice(),
                         Objects.requireNonNull(chosen).time().start(),
                         state.form().dates(),
-                        state.form().weeks())
+                        state.form().weeks(),
+                        state.form().picked().stream()
+                                .collect(Collectors.toMap(
+                                        s -> catalogues.catalogue().zone().dateOf(s), s -> s, (a, b) -> b)))
                 : null;
     }
 
-    private List<String> series(State state, Formats f) {
-        ByHand.Repeat repeat = repeat(state);
-        if (repeat == null) {
-            return List.of();
+    private List<ByHandPage.SeriesDate> series(Series.@Nullable Found found, State state, Formats f) {
+        return found == null
+                ? List.of()
+                : found.dates().stream().map(d -> date(d, state, f)).toList();
+    }
+
+    private ByHandPage.SeriesDate date(Series.Date date, State state, Formats f) {
+        if (date.time() != null && date.option() != null) {
+            String names = fields.words(f).names(date.option().staff());
+            String when = f.dayAndTimes(date.time()) + (names.isEmpty() ? "" : ", " + names);
+            boolean picked = state.form().picked().contains(date.time().start());
+            return new ByHandPage.SeriesDate(
+                    when + ": " + f.money(date.option().opening().price()),
+                    picked ? Long.toString(date.time().start()) : "",
+                    List.of());
         }
-        Series.Found found = byHand.series(repeat, state.basket());
-        List<String> lines = new ArrayList<>();
-        for (Series.Date date : found.dates()) {
-            if (date.time() != null && date.option() != null) {
-                String names = fields.words(f).names(date.option().staff());
-                String when = f.dayAndTimes(date.time()) + (names.isEmpty() ? "" : ", " + names);
-                lines.add(when + ": " + f.money(date.option().opening().price()));
-            } else {
-                String nearest = date.nearest().stream()
-                        .map(s -> f.time(Interval.instantOf(s)))
-                        .collect(Collectors.joining(", "));
-                lines.add(f.text(
-                        nearest.isEmpty() ? "byhand.notThen" : "byhand.notThenBut", f.shortDay(date.date()), nearest));
-            }
-        }
-        lines.add(f.text("byhand.seriesSum", found.free(), f.money(found.price())));
-        return lines;
+        return new ByHandPage.SeriesDate(
+                f.text(date.nearest().isEmpty() ? "byhand.notThen" : "byhand.notThenBut", f.shortDay(date.date())),
+                "",
+                date.nearest().stream()
+                        .map(s -> Field.Option.of(Long.toString(s), f.time(Interval.instantOf(s))))
+                        .toList());
     }
 
     private String title(State state, ByHand.Chosen chosen, Formats f) {

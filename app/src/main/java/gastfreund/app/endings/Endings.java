@@ -238,7 +238,7 @@ public class Endings {
         Outcome outcome = accept(now(order), booking, host);
         if (outcome == Outcome.DONE && price.isPositive()) {
             Order after = now(order);
-            letters.balance(after, after.line(booking).orElseThrow(), "balance");
+            letters.balance(after, List.of(after.line(booking).orElseThrow()), "balance");
         }
         return outcome;
     }

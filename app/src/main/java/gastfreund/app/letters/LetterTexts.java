@@ -191,7 +191,7 @@ class LetterTexts implements LetterWriting {
                 kind.equals("address")
                         ? f.text("letter.address.intro", Long.toString(facts.number()))
                         : f.text("letter." + kind + ".intro"));
-        model.put("money", money(facts, f));
+        model.put("money", money(kind, facts, f));
         if (kind.equals("prove")) {
             model.put("button", f.text("letter.prove.button"));
             model.put("buttonTo", address.inLetters(facts.prove()));
@@ -208,7 +208,7 @@ class LetterTexts implements LetterWriting {
     }
 
     /** What is said of money; empty: nothing is. */
-    private static String money(Facts facts, Formats f) {
+    private static String money(String kind, Facts facts, Formats f) {
         Facts.Transfer transfer = facts.transfer();
         if (transfer != null) {
             return f.text(
@@ -218,6 +218,11 @@ class LetterTexts implements LetterWriting {
                     transfer.iban(),
                     transfer.reference(),
                     f.shortDay(LocalDate.parse(transfer.until())));
+        }
+        Occasion occasion = Occasions.of(kind).orElse(null);
+        if (occasion == Occasion.BALANCE || occasion == Occasion.BALANCE_AGAIN) {
+            Money left = Money.sum(facts.rows().stream().map(Facts.Row::left).toList());
+            return f.text("letter.left", f.money(left.isPositive() ? left : Money.ofMinor(facts.open())));
         }
         return facts.back() > 0 ? f.text("letter.back", f.money(Money.ofMinor(facts.back()))) : "";
     }

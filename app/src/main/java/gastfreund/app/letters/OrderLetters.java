@@ -187,8 +187,8 @@ public class OrderLetters {
     }
 
     /** What is left to pay is asked for. */
-    public void balance(Order order, OrderLine line, String kind) {
-        toGuest(order, kind, about(order, List.of(line)));
+    public void balance(Order order, List<OrderLine> lines, String kind) {
+        toGuest(order, kind, about(order, lines));
     }
 
     /** Money goes back without a booking's end. */

@@ -66,22 +66,19 @@ public class OpeningsService {
                 new Answer.Entry(entry.time(), entry.open()));
     }
 
-    /**
-     * The same time again, every so many weeks.
-     *
-     * @param start the first one, in minutes since the epoch
-     */
-    public Series.Found series(Query query, long start, int times, int every) {
+    /** The same time again, every so many weeks. */
+    public Series.Found series(Series.Wish wish) {
         House house = house();
-        LocalDate first = house.zone().dateOf(start);
-        LocalDate last = first.plusWeeks((long) (times - 1) * every);
+        Query query = wish.query();
+        LocalDate first = house.zone().dateOf(wish.start());
+        LocalDate last = wish.last(house.zone());
         Interval before = Openings.reach(house, query.between(first, first));
         Interval after = Openings.reach(house, query.between(last, last));
         Interval whole = Interval.between(
-                Math.min(before.start(), Assignment.week(house, start).start()),
+                Math.min(before.start(), Assignment.week(house, wish.start()).start()),
                 Math.max(after.end(), house.zone().startOf(last.plusWeeks(1))));
         Booked booked = reading.of(() -> store.touching(whole, query.now()));
-        return Series.of(house, booked, query, start, times, every);
+        return Series.of(house, booked, wish);
     }
 
     private House house() {

@@ -23,11 +23,9 @@ import gastfreund.core.terms.Terms;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import org.springframework.web.util.UriComponentsBuilder;
 
 /** What a host may decide about an order, its bookings, and what it buys: by their rights, and by how things stand. */
 @Component
@@ -41,6 +39,7 @@ public class Decisions {
     private final Talks talks;
     private final Rivals rivals;
     private final MailboxSettings mailbox;
+    private final OnceMore onceMore;
 
     Decisions(
             Endings endings,
@@ -48,7 +47,9 @@ public class Decisions {
             CatalogueService catalogues,
             Talks talks,
             Rivals rivals,
-            MailboxSettings mailbox) {
+            MailboxSettings mailbox,
+            OnceMore onceMore) {
+        this.onceMore = onceMore;
         this.rivals = rivals;
         this.talks = talks;
         this.mailbox = mailbox;
@@ -201,31 +202,10 @@ public class Decisions {
                             .value(note)));
         }
         if (host.may(Right.BOOK)) {
-            words.add(Decision.leading(again(order, line), f.text("desk.again")));
+            words.add(Decision.leading(onceMore.another(order, line), f.text("desk.again")));
+            onceMore.everyWeek(order, line).ifPresent(a -> words.add(Decision.leading(a, f.text("desk.everyWeek"))));
         }
         return words;
-    }
-
-    /** Where the same is booked again for the same guest, another day. */
-    private static String again(Order order, OrderLine line) {
-        UriComponentsBuilder address = UriComponentsBuilder.fromPath("/desk/book")
-                .queryParam("offer", "{offer}")
-                .queryParam("length", "{length}")
-                .queryParam("units", "{units}")
-                .queryParam("party", "{party}")
-                .queryParam("name", "{name}")
-                .queryParam("email", "{email}")
-                .queryParam("phone", "{phone}");
-        return address.encode()
-                .buildAndExpand(Map.of(
-                        "offer", line.offer().value(),
-                        "length", line.length().value(),
-                        "units", line.units(),
-                        "party", line.party(),
-                        "name", order.contact().name(),
-                        "email", order.contact().email(),
-                        "phone", order.contact().phone()))
-                .toUriString();
     }
 
     /** Whether its guests came, in words; empty where that was not noted. */

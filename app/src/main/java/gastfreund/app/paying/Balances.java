@@ -82,22 +82,33 @@ public class Balances {
         Instant now = clock.instant();
         LocalDate today = catalogues.catalogue().zone().dateOf(now);
         return owed.toAskFor(now, today, now.minus(ASKED_AFTER), now.minus(REMINDED_AFTER)).stream()
-                .map(b -> new Entry(b.value(), () -> transaction.executeWithoutResult(status -> ask(b))))
+                .map(b -> new Entry(
+                        b.value(),
+                        () -> transaction.executeWithoutResult(status -> {
+                            // What was asked for with another of its order is not asked for once more.
+                            if (owed.isToBeAsked(b, now.minus(REMINDED_AFTER))) {
+                                ask(b);
+                            }
+                        })))
                 .toList();
     }
 
     /**
-     * Asks for what should have been paid with the order, or for a balance where the rest is to be paid before the day;
-     * or reminds of it.
+     * Asks for what should have been paid with the order, for all of it in one letter, or for a balance where the rest is to
+     * be paid before the day; or reminds of it.
      */
     private void ask(BookingId booking) {
         Order order = store.byBooking(booking.value()).orElseThrow();
         OrderLine line = order.line(booking).orElseThrow();
         boolean beforeTheDay = line.sold().payment().balanceDaysBefore().isPresent();
         if (line.open().isPositive() && isAhead(line)) {
-            letters.balance(order, line, asked("unpaid", booking));
+            List<OrderLine> alike = order.lines().stream()
+                    .filter(l -> l.open().isPositive() && isAhead(l))
+                    .filter(l -> owed.wasAsked(l.booking()) == owed.wasAsked(booking))
+                    .toList();
+            letters.balance(order, alike, asked("unpaid", alike));
         } else if (beforeTheDay && canBePaid(line)) {
-            letters.balance(order, line, asked("balance", booking));
+            letters.balance(order, List.of(line), asked("balance", List.of(line)));
         }
     }
 
@@ -107,8 +118,12 @@ public class Balances {
         ask(booking);
     }
 
-    private String asked(String kind, BookingId booking) {
-        return owed.noteAsked(booking, clock.instant()) ? kind : kind + "-again";
+    private String asked(String kind, List<OrderLine> lines) {
+        boolean first = false;
+        for (OrderLine line : lines) {
+            first |= owed.noteAsked(line.booking(), clock.instant());
+        }
+        return first ? kind : kind + "-again";
     }
 
     /** The orders with money that was asked for and not paid, those that start the soonest first. */

@@ -58,6 +58,23 @@ class OwedStore {
                 .list();
     }
 
+    /** Whether a balance was asked for. */
+    boolean wasAsked(BookingId booking) {
+        return jdbc.sql("SELECT asked_at IS NOT NULL FROM order_lines WHERE booking = ?")
+                .param(booking.value())
+                .query(Boolean.class)
+                .single();
+    }
+
+    /** Whether a balance was not asked for yet, or long ago and not reminded of. */
+    boolean isToBeAsked(BookingId booking, Instant askedBefore) {
+        return jdbc.sql(
+                        "SELECT asked_at IS NULL OR reminded_at IS NULL AND asked_at < ? FROM order_lines WHERE booking = ?")
+                .params(askedBefore.getEpochSecond(), booking.value())
+                .query(Boolean.class)
+                .single();
+    }
+
     /** Notes that a balance was asked for; true for the first time, false for the reminder. */
     boolean noteAsked(BookingId booking, Instant now) {
         boolean first = jdbc.sql("UPDATE order_lines SET asked_at = ? WHERE booking = ? AND asked_at IS NULL")

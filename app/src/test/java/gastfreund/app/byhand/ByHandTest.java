@@ -7,10 +7,12 @@ import gastfreund.app.journal.JournalEntry;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrdersTest;
+import gastfreund.app.paying.Balances;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.money.Money;
 import gastfreund.core.openings.Answer;
 import java.net.http.HttpResponse;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.HashMap;
@@ -29,6 +31,9 @@ class ByHandTest extends OrdersTest {
 
     @Autowired
     private TransactionTemplate transaction;
+
+    @Autowired
+    private Balances balances;
 
     private HostBrowser host;
 
@@ -105,11 +110,6 @@ class ByHandTest extends OrdersTest {
         HttpResponse<String> seen = host.post("/desk/book", form);
         assertThat(seen.body()).contains("dates are free");
         form.put("held", held(seen));
-        form.put("price", "20");
-        form.put("way", "link");
-        form.put("email", "elin@post.example");
-        assertThat(refused(form)).contains("A link goes for one booking", "Several dates cost");
-        form.remove("price");
         form.put("way", "cash");
         Order order = booked(form);
         assertThat(order.lines()).hasSizeBetween(2, 4);
@@ -123,6 +123,59 @@ class ByHandTest extends OrdersTest {
                 .extracting(l -> l.time().startInstant().atZone(berlin).toLocalTime())
                 .containsOnly(entry.time().startInstant().atZone(berlin).toLocalTime());
         booksAgree(order);
+    }
+
+    @Test
+    void aSeriesHasAPriceOfItsOwnAndIsPaidByOneLink() {
+        Map<String, Object> form = form(opening("private-lesson", "60", 1, 16), "Finn Dorn");
+        form.put("times", "3");
+        form.put("price", "20");
+        form.put("why", "a class of three");
+        form.put("way", "link");
+        form.put("email", "finn@post.example");
+        form.put("held", held(host.post("/desk/book", form)));
+        Order order = booked(form);
+        assertThat(order.lines()).hasSizeBetween(2, 3);
+        assertThat(order.lines()).allMatch(l -> l.total().equals(Money.ofMinor(2000)));
+        assertThat(letters(order)).containsExactly("unpaid");
+        String whole = Integer.toString(20 * order.lines().size());
+        assertThat(letters.one(order.id(), "unpaid").text()).contains(whole + ".00");
+        balances.askNow(line(order).booking());
+        assertThat(letters(order)).as("one reminder for all of them").containsExactly("unpaid", "unpaid-again");
+        String gateway = post("/bookings/" + order.token() + "/pay", Map.of())
+                .headers()
+                .firstValue("Location")
+                .orElseThrow();
+        get(pay(gateway, "WORKS"));
+        assertThat(now(order).lines()).allMatch(l -> l.paid().equals(l.total()));
+        booksAgree(order);
+    }
+
+    @Test
+    void whereADateOfASeriesIsTakenAnotherTimeIsPickedByAClick() {
+        Answer.Entry entry = opening("private-lesson", "60", 1, 18);
+        Map<String, Object> taken = form(entry, "Gesa Klint");
+        taken.put("staff", entry.open().get(0).staff().get(0).value());
+        long next = entry.time().start() + 7 * 24 * 60;
+        Map<String, Object> blocker = new HashMap<>(taken);
+        for (Answer.Judged option : entry.open()) {
+            blocker.put("day", LocalDate.ofInstant(Instant.ofEpochSecond(next * 60), ZoneId.of("Europe/Berlin")));
+            blocker.put("start", next);
+            blocker.put("staff", option.staff().get(0).value());
+            host.post("/desk/book/place", blocker);
+        }
+        taken.remove("staff");
+        taken.put("times", "2");
+        HttpResponse<String> seen = host.post("/desk/book", taken);
+        String page = seen.body();
+        Matcher instead = Pattern.compile("name=\"instead\" value=\"(\\d+)\"").matcher(page);
+        assertThat(instead.find()).as(page).isTrue();
+        taken.put("instead", instead.group(1));
+        taken.put("held", held(seen));
+        Order order = booked(taken);
+        assertThat(order.lines())
+                .extracting(l -> l.time().start())
+                .containsExactly(entry.time().start(), Long.parseLong(instead.group(1)));
     }
 
     @Test

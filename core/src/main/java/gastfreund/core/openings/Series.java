@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -34,6 +35,36 @@ public final class Series {
     private static final int NEAREST = 3;
 
     private Series() {}
+
+    /**
+     * A wish for the same time again.
+     *
+     * @param query what is wanted; its dates do not count
+     * @param start the first one, in minutes since the epoch
+     * @param times how many dates, from 2 to {@link #MOST_TIMES}
+     * @param every how many weeks lie between two dates, from 1 to {@link #MOST_WEEKS}
+     * @param instead for some dates another start, in minutes since the epoch, which is taken where it can be had
+     */
+    public record Wish(Query query, long start, int times, int every, Map<LocalDate, Long> instead) {
+
+        /** @throws IllegalArgumentException where a number is out of its bounds */
+        public Wish {
+            if (times < 2 || times > MOST_TIMES || every < 1 || every > MOST_WEEKS) {
+                throw new IllegalArgumentException("a series has 2 to 52 dates, 1 to 8 weeks apart");
+            }
+            instead = Map.copyOf(instead);
+        }
+
+        /** The same time on every date. */
+        public static Wish of(Query query, long start, int times, int every) {
+            return new Wish(query, start, times, every, Map.of());
+        }
+
+        /** The last date of the series in a zone. */
+        public LocalDate last(HouseZone zone) {
+            return zone.dateOf(start).plusWeeks((long) (times - 1) * every);
+        }
+    }
 
     /**
      * A date of a series.
@@ -83,40 +114,32 @@ public final class Series {
      * Looks for the same time again, date by date; what is found on one counts as booked on those after it.
      *
      * @param booked all that can matter on its dates and in their weeks
-     * @param query what is wanted; its dates do not count
-     * @param start the first one, in minutes since the epoch
-     * @param times how many dates, from 2 to {@link #MOST_TIMES}
-     * @param every how many weeks lie between two dates, from 1 to {@link #MOST_WEEKS}
-     * @throws IllegalArgumentException where a number is out of its bounds, or the house does not have the offer
+     * @throws IllegalArgumentException where the house does not have the offer
      */
-    public static Found of(House house, Booked booked, Query query, long start, int times, int every) {
-        if (times < 2 || times > MOST_TIMES || every < 1 || every > MOST_WEEKS) {
-            throw new IllegalArgumentException("a series has 2 to 52 dates, 1 to 8 weeks apart");
-        }
+    public static Found of(House house, Booked booked, Wish wish) {
+        Query query = wish.query();
         Offer offer = house.offer(query.offer())
                 .orElseThrow(() -> new IllegalArgumentException("the house has no offer " + query.offer()));
         if (offer.hasTimetable()) {
             return new Found(Refusal.SERIES, List.of());
         }
         HouseZone zone = house.zone();
-        LocalDateTime first = zone.localOf(start);
+        LocalDateTime first = zone.localOf(wish.start());
         List<Date> dates = new ArrayList<>();
         Booked taken = booked;
         Set<StaffId> people = null;
-        for (int i = 0; i < times; i++) {
-            LocalDate date = first.toLocalDate().plusWeeks((long) i * every);
+        for (int i = 0; i < wish.times(); i++) {
+            LocalDate date = first.toLocalDate().plusWeeks((long) i * wish.every());
             LocalDateTime local = date.atTime(first.toLocalTime());
-            long wanted = i == 0 ? start : zone.minuteOf(local);
+            long wanted = i == 0 ? wish.start() : zone.minuteOf(local);
             Query on = query.between(date, date);
             Answer answer = Openings.openings(house, taken, on);
             if (answer.refusal() != null) {
                 return new Found(answer.refusal(), List.of());
             }
-            Optional<Answer.Entry> entry = i > 0 && zone.skips(local)
-                    ? Optional.empty()
-                    : answer.entries().stream()
-                            .filter(e -> e.time().start() == wanted)
-                            .findFirst();
+            boolean skipped = i > 0 && zone.skips(local);
+            Optional<Answer.Entry> entry =
+                    at(answer, wish.instead().get(date)).or(() -> skipped ? Optional.empty() : at(answer, wanted));
             if (entry.isEmpty()) {
                 dates.add(new Date(date, null, null, nearest(answer, wanted)));
                 continue;
@@ -127,6 +150,12 @@ public final class Series {
             taken = taken.with(booking(house, offer, query, entry.get().time(), option, i));
         }
         return new Found(null, dates);
+    }
+
+    private static Optional<Answer.Entry> at(Answer answer, @Nullable Long start) {
+        return answer.entries().stream()
+                .filter(e -> start != null && e.time().start() == start)
+                .findFirst();
     }
 
     /** The same people as on the first date that was free, or else whoever is given to somebody who names nobody. */

@@ -186,6 +186,20 @@ class OpeningsTest {
     }
 
     @Test
+    void theSameTimeAgainIsNotHadWhereTheClockSkipsIt() {
+        House nightly = house(Schedule.always(), Bounds.none());
+        LocalDate before = LocalDate.of(2027, 3, 21);
+        long start = ZONE.minuteOf(before.atTime(2, 0));
+        Series.Found found = Series.of(
+                nightly,
+                Booked.of(List.of(), List.of()),
+                Series.Wish.of(Query.of(LESSON, before, before, NOW), start, 3, 1));
+        long moved = ZONE.minuteOf(before.plusWeeks(1).atTime(3, 0));
+        assertThat(found.dates()).extracting(Series.Date::isFree).containsExactly(true, false, true);
+        assertThat(found.dates().get(1).nearest()).containsExactly(moved, moved - 60, moved + 60);
+    }
+
+    @Test
     void aReasonSaysWhatCausedIt() {
         Booking eleven = booking("b", LESSON, 11, 60, MIRA, 1);
         Reason reason =
