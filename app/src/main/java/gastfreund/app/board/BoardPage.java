@@ -49,6 +49,11 @@ public record BoardPage(
                         : "&offer=" + view.filter().offer());
     }
 
+    /** Draws the lanes; what is given is what {@link LaneDrawing} takes. */
+    public LaneDrawing drawing(String root, String explain, boolean books) {
+        return new LaneDrawing(board, root, explain, books);
+    }
+
     /** Where a booking is shown. */
     public String to(String booking) {
         return view.selecting(booking).address();

@@ -6,6 +6,7 @@ import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.PlaceId;
+import gastfreund.core.offers.StaffId;
 import gastfreund.core.time.Interval;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -38,6 +39,34 @@ class BoardStore {
                 .param("to", stretch.end() * 60)
                 .param("now", now.getEpochSecond())
                 .query(BoardStore::booking)
+                .list();
+    }
+
+    /**
+     * What a booking takes.
+     *
+     * @param expires when it takes nothing any more, in seconds since the epoch; {@link Long#MAX_VALUE}: never
+     */
+    record Taken(OfferId offer, Interval time, int party, boolean asks, List<StaffId> staff, long expires) {}
+
+    /** The same bookings as far as it matters how much they take. */
+    List<Taken> taken(Interval stretch, Instant now) {
+        return jdbc.sql(
+                        """
+                        SELECT b.offer, b.start_at, b.end_at, b.party, b.status = 'requested' AS asks, b.expires_at, b.status = 'held' AS held,
+                               (SELECT group_concat(s.staff, ' ') FROM booking_staff s WHERE s.booking = b.id) AS staff
+                        FROM bookings b WHERE\s"""
+                                + BookedStore.TOUCHING + " ORDER BY b.start_at, b.id")
+                .param("from", stretch.start() * 60)
+                .param("to", stretch.end() * 60)
+                .param("now", now.getEpochSecond())
+                .query((row, n) -> new Taken(
+                        new OfferId(row.getString("offer")),
+                        Interval.between(row.getLong("start_at") / 60, row.getLong("end_at") / 60),
+                        row.getInt("party"),
+                        row.getBoolean("asks"),
+                        BookingStore.staff(row),
+                        row.getBoolean("held") ? row.getLong("expires_at") : Long.MAX_VALUE))
                 .list();
     }
 

@@ -1,8 +1,9 @@
 package gastfreund.app.board;
 
+import gastfreund.app.bookings.BookingChanges;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.core.bookings.BookingStatus;
+import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Resource;
 import gastfreund.core.offers.Staff;
@@ -13,9 +14,12 @@ import gastfreund.core.time.IntervalSet;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import org.springframework.stereotype.Component;
 
 /** Draws the ruler of days. */
@@ -24,56 +28,49 @@ class Rulers {
 
     private static final int TICK = 30;
     private static final int FULL = 34;
+    private static final int MOST_KEPT = 12;
 
     private final BoardStore store;
     private final CatalogueService catalogues;
+    private final BookingChanges changes;
     private final Clock clock;
+    private final Deque<Sums> kept = new ConcurrentLinkedDeque<>();
 
-    Rulers(BoardStore store, CatalogueService catalogues, Clock clock) {
+    Rulers(BoardStore store, CatalogueService catalogues, BookingChanges changes, Clock clock) {
+        this.changes = changes;
         this.store = store;
         this.catalogues = catalogues;
         this.clock = clock;
     }
+
+    /**
+     * How much is open and taken on each of some days, as of one version of the bookings.
+     *
+     * @param house which things and hours count
+     * @param until from when on a place that is kept now is not any more, in seconds since the epoch
+     */
+    private record Sums(
+            long version,
+            LocalDate first,
+            House house,
+            long until,
+            long[] staffOpen,
+            long[] staffTaken,
+            long[] unitsOpen,
+            long[] unitsTaken,
+            boolean[] waiting) {}
 
     /** Six weeks with the day in the third. */
     Ruler of(LocalDate selected) {
         Catalogue catalogue = catalogues.catalogue();
         LocalDate first = catalogue.extras().manners().weekOf(selected).minusWeeks(2);
         Days days = Days.between(catalogue.zone(), first.minusDays(1), first.plusDays(Ruler.DAYS - 1L));
-        List<BoardBooking> bookings = store.between(days.span(), clock.instant());
-        long[] staffOpen = new long[days.count()];
-        long[] staffTaken = new long[days.count()];
-        long[] unitsOpen = new long[days.count()];
-        long[] unitsTaken = new long[days.count()];
-        boolean[] waiting = new boolean[days.count()];
-        for (Staff person : catalogue.house().staff()) {
-            add(staffOpen, days, person.hours().openTime(days), 1);
-        }
-        IntervalSet houseHours = catalogue.house().hours().openTime(days);
-        for (Resource resource : catalogue.house().resources()) {
-            add(unitsOpen, days, resource.hours().openTime(days).intersect(houseHours), resource.units());
-        }
-        Set<Object> sessions = new HashSet<>();
-        for (BoardBooking booking : bookings) {
-            Offer offer = catalogue.offer(booking.offer());
-            Interval taken = booking.time().widened(offer.prep(), offer.reset());
-            // Bookings that share a session take its staff once.
-            Object session = List.of(booking.offer(), booking.time(), booking.staff());
-            if (!offer.sharing().shared() || sessions.add(session)) {
-                add(staffTaken, days, taken, booking.staff().size());
-            }
-            long units = catalogue.house().resources().stream()
-                    .mapToLong(r -> units(offer, r, booking))
-                    .sum();
-            add(unitsTaken, days, taken, units);
-            int day = days.dayOf(booking.time().start());
-            if (booking.status() == BookingStatus.REQUESTED && day >= 0 && day < waiting.length) {
-                waiting[day] = true;
-            }
-        }
+        Sums sums = kept(first, catalogue.house()).orElseGet(() -> counted(first, catalogue, days));
         List<Ruler.Tick> ticks = new ArrayList<>();
         for (int day = 1; day < days.count(); day++) {
-            int percent = Math.max(percent(staffTaken[day], staffOpen[day]), percent(unitsTaken[day], unitsOpen[day]));
+            int percent = Math.max(
+                    percent(sums.staffTaken()[day], sums.staffOpen()[day]),
+                    percent(sums.unitsTaken()[day], sums.unitsOpen()[day]));
             int fill = percent == 0 ? 0 : Math.max(3, percent * FULL / 100);
             LocalDate date = days.date(day);
             ticks.add(new Ruler.Tick(
@@ -81,18 +78,73 @@ class Rulers {
                     (day - 1) * TICK,
                     fill,
                     percent,
-                    staffOpen[day] + unitsOpen[day] > 0,
-                    waiting[day],
+                    sums.staffOpen()[day] + sums.unitsOpen()[day] > 0,
+                    sums.waiting()[day],
                     date.equals(selected)));
         }
         return new Ruler(List.copyOf(ticks));
     }
 
-    private static int units(Offer offer, Resource resource, BoardBooking booking) {
-        return offer.uses().stream()
-                .filter(u -> u.resource().equals(resource.id()))
-                .mapToInt(u -> u.units() * (u.per() == Use.Per.PERSON ? booking.party() : 1))
-                .sum();
+    private Optional<Sums> kept(LocalDate first, House house) {
+        long version = changes.version();
+        long now = clock.instant().getEpochSecond();
+        return kept.stream()
+                .filter(s ->
+                        s.version() == version && s.until() > now && s.first().equals(first) && s.house() == house)
+                .findFirst();
+    }
+
+    private Sums counted(LocalDate first, Catalogue catalogue, Days days) {
+        House house = catalogue.house();
+        // Read before what is counted, so that what changes meanwhile is counted anew.
+        long version = changes.version();
+        List<BoardStore.Taken> bookings = store.taken(days.span(), clock.instant());
+        Sums sums = new Sums(
+                version,
+                first,
+                house,
+                bookings.stream().mapToLong(BoardStore.Taken::expires).min().orElse(Long.MAX_VALUE),
+                new long[days.count()],
+                new long[days.count()],
+                new long[days.count()],
+                new long[days.count()],
+                new boolean[days.count()]);
+        for (Staff person : house.staff()) {
+            add(sums.staffOpen(), days, person.hours().openTime(days), 1);
+        }
+        IntervalSet houseHours = house.hours().openTime(days);
+        for (Resource resource : house.resources()) {
+            add(sums.unitsOpen(), days, resource.hours().openTime(days).intersect(houseHours), resource.units());
+        }
+        Set<Object> sessions = new HashSet<>();
+        for (BoardStore.Taken booking : bookings) {
+            Offer offer = catalogue.offer(booking.offer());
+            Interval taken = booking.time().widened(offer.prep(), offer.reset());
+            // Bookings that share a session take its staff once.
+            if (!offer.sharing().shared() || sessions.add(List.of(booking.offer(), booking.time(), booking.staff()))) {
+                add(sums.staffTaken(), days, taken, booking.staff().size());
+            }
+            add(sums.unitsTaken(), days, taken, units(offer, house, booking));
+            int day = days.dayOf(booking.time().start());
+            if (booking.asks() && day >= 0 && day < sums.waiting().length) {
+                sums.waiting()[day] = true;
+            }
+        }
+        kept.addFirst(sums);
+        if (kept.size() > MOST_KEPT) {
+            kept.pollLast();
+        }
+        return sums;
+    }
+
+    private static long units(Offer offer, House house, BoardStore.Taken booking) {
+        long units = 0;
+        for (Use use : offer.uses()) {
+            if (house.resources().stream().anyMatch(r -> r.id().equals(use.resource()))) {
+                units += (long) use.units() * (use.per() == Use.Per.PERSON ? booking.party() : 1);
+            }
+        }
+        return units;
     }
 
     private static int percent(long taken, long open) {

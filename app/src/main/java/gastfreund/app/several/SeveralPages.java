@@ -215,7 +215,6 @@ class SeveralPages {
         }
         Field by = Field.line("by", f.text("several.by"), 4)
                 .value(form.getOrDefault("by", ""))
-                .help(f.text("several.byHelp"))
                 .with("inputmode", "numeric");
         boolean shifts = form.values().stream().anyMatch(Doing.SHIFT.code()::equals);
         return List.of(
@@ -253,7 +252,9 @@ class SeveralPages {
         for (Several.One one : all) {
             Doing doing = doing(one, form, host);
             String guest = one.order().contact().name();
-            String times = f.times(one.line().time());
+            String times = meant.person() == null
+                    ? f.dayAndTimes(one.line().time())
+                    : f.times(one.line().time());
             Several.Hindered against = hindered.get(one.line().booking());
             if (against != null) {
                 lines.add(f.text("several.toldNot", guest, times, against(one, against, f)));

@@ -22,11 +22,18 @@ final class LargeHouse {
     private final int offers;
     private final int people;
     private final int bookings;
+    private final int each;
 
     LargeHouse(int offers, int people, int bookings) {
+        this(offers, people, bookings, 4);
+    }
+
+    /** @param each how many bookings somebody has on a day, from 1 to 10 */
+    LargeHouse(int offers, int people, int bookings, int each) {
         this.offers = offers;
         this.people = people;
         this.bookings = bookings;
+        this.each = each;
     }
 
     Path folder() throws IOException {
@@ -47,7 +54,7 @@ final class LargeHouse {
         ArrayNode staff = file.putArray("staff");
         for (int p = 0; p < people; p++) {
             ObjectNode person = staff.addObject().put("id", "p" + p).put("name", "Person " + p);
-            hours(person, "09:00", "17:00");
+            hours(person, each > 4 ? "08:00" : "09:00", each > 4 ? "20:00" : "17:00");
         }
         ArrayNode sold = file.putArray("offers");
         for (int o = 0; o < offers; o++) {
@@ -66,8 +73,10 @@ final class LargeHouse {
         for (int b = 0; b < bookings; b++) {
             // Day by day around the Monday, person by person, hour by hour: none meets another.
             int slot = b / people;
-            LocalDate day = MONDAY.plusDays(slot / 4 - bookings / people / 8L);
-            LocalTime time = LocalTime.of(9 + 2 * (slot % 4), 0);
+            LocalDate day = MONDAY.plusDays(slot / each - bookings / people / (2L * each));
+            LocalTime time = each > 4
+                    ? LocalTime.of(8, 0).plusMinutes(70L * (slot % each))
+                    : LocalTime.of(9, 0).plusHours(2L * (slot % each));
             int person = b % people;
             int offer = offerOf(person, b);
             taken.addObject()
