@@ -58,7 +58,8 @@ export const board = () => ({
     this.dialog().addEventListener('close', () => {
       if (this.stale) this.refresh();
     });
-    // A finger that moves a block does not scroll.
+    // A finger that moves a block does not scroll, and calls up no menu of its link.
+    this.$root.addEventListener('contextmenu', (event) => this.move?.pointer && event.preventDefault());
     this.$root.addEventListener('touchmove', (event) => this.move && event.preventDefault(), { passive: false });
   },
 

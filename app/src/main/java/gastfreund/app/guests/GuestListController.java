@@ -108,7 +108,7 @@ class GuestListController {
             String more,
             List<Way> files,
             List<KeptViews.Shown> views,
-            Field keep,
+            KeptViews.Keeping keep,
             boolean data,
             GuestPages.@Nullable GuestPage beside) {}
 
@@ -140,7 +140,7 @@ class GuestListController {
                                 .map(t -> new Way(asked.address(OWN + "/file." + t), f.text("lists." + t)))
                                 .toList(),
                         views.of(LIST, OWN),
-                        KeptViews.name(f),
+                        KeptViews.Keeping.of(asked.address(OWN + "/views"), f),
                         host.may(Right.GUEST_DATA),
                         orders.byNumber(guest)
                                 .map(o -> pages.page(o, List.of(), host, f).first(MOST_BESIDE))

@@ -23,9 +23,15 @@ public class KeptViews {
     /** @param remove where it is removed */
     public record Shown(String name, String address, String remove) {}
 
-    /** Where the name of a view is written. */
-    public static Field name(Formats f) {
-        return Field.line("name", f.text("lists.viewName"), MOST_NAME).required();
+    /** Where what is looked for is kept, and the name for it. */
+    public record Keeping(String action, Field name) {
+
+        /** @param shown the address that {@code /views} under a list has with what is looked for */
+        public static Keeping of(String shown, Formats f) {
+            return new Keeping(
+                    shown,
+                    Field.line("name", f.text("lists.viewName"), MOST_NAME).required());
+        }
     }
 
     /** @param own the address of the list */

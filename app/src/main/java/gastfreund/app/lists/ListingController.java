@@ -74,7 +74,7 @@ class ListingController {
             String more,
             List<Way> files,
             List<KeptViews.Shown> views,
-            Field keep,
+            KeptViews.Keeping keep,
             Besides.@Nullable Beside beside,
             List<Note> notes) {}
 
@@ -130,7 +130,7 @@ class ListingController {
                                 .map(t -> new Way(looked.address(own + "/file." + t), f.text("lists." + t)))
                                 .toList(),
                         views.of(listing.name(), own),
-                        KeptViews.name(f),
+                        KeptViews.Keeping.of(looked.address(own + "/views"), f),
                         beside(order, booking, here, host, model.getAttribute("typed"), f),
                         Note.said(said, f.words()).stream().toList()));
         return "lists/listing";

@@ -74,7 +74,7 @@ class ListsController {
             boolean begins,
             List<Way> files,
             List<KeptViews.Shown> views,
-            Field keep,
+            KeptViews.Keeping keep,
             List<Note> notes,
             Besides.@Nullable Beside beside) {}
 
@@ -114,7 +114,7 @@ class ListsController {
                                 new Way(filter.address("/desk/bookings.pdf"), f.text("lists.pdf")),
                                 new Way(filter.address("/desk/bookings.ics"), f.text("lists.ics"))),
                         views.of(LIST, OWN),
-                        KeptViews.name(f),
+                        KeptViews.Keeping.of(filter.address(OWN + "/views"), f),
                         Note.said(said, f.words()).stream().toList(),
                         booking.isBlank()
                                 ? null

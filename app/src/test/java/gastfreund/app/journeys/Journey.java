@@ -29,12 +29,17 @@ abstract class Journey extends DemoHouseTest {
     Page page;
 
     final void open(boolean scripts, int width) {
+        open(new Browser.NewContextOptions().setViewportSize(width, 800).setJavaScriptEnabled(scripts));
+    }
+
+    /** The same on a screen that is touched. */
+    final void openTouch(int width, int height) {
+        open(new Browser.NewContextOptions().setViewportSize(width, height).setHasTouch(true));
+    }
+
+    private void open(Browser.NewContextOptions options) {
         context = Browsers.chromium()
-                .newContext(new Browser.NewContextOptions()
-                        .setViewportSize(width, 800)
-                        .setLocale("en-GB")
-                        .setExtraHTTPHeaders(Map.of(FROM, somebody()))
-                        .setJavaScriptEnabled(scripts));
+                .newContext(options.setLocale("en-GB").setExtraHTTPHeaders(Map.of(FROM, somebody())));
         page = context.newPage();
         page.onConsoleMessage(m -> {
             if (m.type().equals("error")) {
