@@ -95,6 +95,7 @@ class GuestListController {
     /**
      * What the list shows.
      *
+     * @param sums what those that are shown come to
      * @param more where the list goes on; empty: it does not
      * @param data whether the reader may take out what the house has of guests
      * @param beside the guest that is looked at; null: none is
@@ -103,6 +104,7 @@ class GuestListController {
             List<Note> notes,
             List<Field> filters,
             Field cols,
+            String sums,
             List<Columns.Head> heads,
             List<List<Columns.Cell>> rows,
             String more,
@@ -131,6 +133,15 @@ class GuestListController {
                         Note.said(said, f.words()).stream().toList(),
                         filters(asked, f),
                         COLUMNS.choice(asked.shown(), f),
+                        f.text(
+                                page.before() == 0 ? "guests.shown" : "guests.shownSome",
+                                page.guests().size(),
+                                page.guests().stream()
+                                        .mapToInt(g -> g.sums().bookings())
+                                        .sum(),
+                                f.money(Money.ofMinor(page.guests().stream()
+                                        .mapToLong(g -> g.sums().paid())
+                                        .sum()))),
                         COLUMNS.heads(asked.shown(), f),
                         page.guests().stream()
                                 .map(g -> COLUMNS.only(cells(g, asked.shown(), here, f), asked.shown()))

@@ -169,12 +169,12 @@ class ListingController {
                 .orElse(null);
     }
 
-    private static List<Field> filters(Listing listing, Looked looked, Formats f) {
+    private List<Field> filters(Listing listing, Looked looked, Formats f) {
         List<Field> filters = new ArrayList<>();
         filters.add(Field.line("q", f.text("lists.q"), 100).value(looked.q()).with("autocomplete", "off"));
         filters.add(Field.date("from", f.text("lists.from")).value(looked.from().toString()));
         filters.add(Field.date("to", f.text("lists.to")).value(looked.to().toString()));
-        filters.add(select(
+        filters.add(Filters.select(
                 "state",
                 f.text("lists.state"),
                 listing.states().stream()
@@ -182,34 +182,20 @@ class ListingController {
                 looked.state(),
                 f));
         if (!listing.ways().isEmpty()) {
-            filters.add(select(
+            filters.add(Filters.select(
                     "way",
                     f.text("lists.col.way"),
                     listing.ways().stream().map(w -> Field.Option.of(w, f.text("gateway." + w))),
                     looked.way(),
                     f));
         }
+        filters.addAll(
+                Filters.house(catalogues.catalogue().house(), looked.offer(), looked.person(), looked.place(), f));
         if (listing.isOfOrders()) {
-            filters.add(select(
-                    "money",
-                    f.text("lists.money"),
-                    BookingFilter.MONEY.stream().map(m -> Field.Option.of(m, f.text("lists.money." + m))),
-                    looked.money(),
-                    f));
-            filters.add(Field.line("source", f.text("lists.source"), 60)
-                    .value(looked.source())
-                    .with("autocomplete", "off"));
+            filters.add(Filters.money(looked.money(), f));
+            filters.add(Filters.source(looked.source(), f));
         }
         return filters;
-    }
-
-    private static Field select(String name, String label, Stream<Field.Option> options, String value, Formats f) {
-        return Field.select(
-                        name,
-                        label,
-                        Stream.concat(Stream.of(Field.Option.of("", f.text("lists.any"))), options)
-                                .toList())
-                .value(value);
     }
 
     private Sheet sheet(String list, Looked.Asked asked, Model model) {

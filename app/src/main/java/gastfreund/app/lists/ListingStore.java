@@ -68,8 +68,18 @@ class ListingStore {
                 : " AND o.id IN (SELECT rowid FROM known_guests WHERE known_guests MATCH :match)";
     }
 
+    /** That something is booked by the order of what is looked for. */
+    private static String booked(Looked looked) {
+        String of = (looked.offer().isEmpty() ? "" : " AND b.offer = :offer")
+                + (looked.place().isEmpty() ? "" : " AND b.place = :place")
+                + (looked.person().isEmpty()
+                        ? ""
+                        : " AND EXISTS (SELECT 1 FROM booking_staff s WHERE s.booking = b.id AND s.staff = :person)");
+        return of.isEmpty() ? "" : " AND EXISTS (SELECT 1 FROM bookings b WHERE b.order_id = o.id" + of + ")";
+    }
+
     private static String orders(Looked looked) {
-        return " FROM orders o WHERE o.placed_at >= :from AND o.placed_at < :to" + guest(looked)
+        return " FROM orders o WHERE o.placed_at >= :from AND o.placed_at < :to" + guest(looked) + booked(looked)
                 + (looked.state().isEmpty() ? "" : " AND o.status = :state")
                 + (looked.source().isEmpty() ? "" : " AND o.source = :source")
                 + (looked.money().isEmpty()
@@ -84,7 +94,10 @@ class ListingStore {
                 .param("match", GuestWords.match(looked.q()))
                 .param("state", looked.state())
                 .param("way", looked.way())
-                .param("source", looked.source());
+                .param("source", looked.source())
+                .param("offer", looked.offer())
+                .param("person", looked.person())
+                .param("place", looked.place());
     }
 
     List<OrderRow> orders(Looked looked, Between between, long before, int most) {
@@ -128,6 +141,7 @@ class ListingStore {
     private static String payments(Looked looked) {
         return " FROM payments p JOIN orders o ON o.id = p.order_id WHERE p.created_at >= :from AND p.created_at < :to"
                 + guest(looked)
+                + booked(looked)
                 + (looked.state().isEmpty() ? "" : " AND p.state = :state")
                 + (looked.way().isEmpty() ? "" : " AND p.gateway = :way");
     }

@@ -178,50 +178,17 @@ class ListsController {
         filters.add(Field.line("q", f.text("lists.q"), 100).value(filter.q()).with("autocomplete", "off"));
         filters.add(Field.date("from", f.text("lists.from")).value(filter.from().toString()));
         filters.add(Field.date("to", f.text("lists.to")).value(filter.to().toString()));
-        filters.add(select(
+        filters.add(Filters.select(
                 "state",
                 f.text("lists.state"),
-                f.text("lists.any"),
                 Stream.of(BookingStatus.values())
                         .filter(s -> s != BookingStatus.HELD)
                         .map(s -> Field.Option.of(s.code(), f.text("status." + s.code()))),
-                filter.state()));
-        filters.add(select(
-                "offer",
-                f.text("lists.offer"),
-                f.text("lists.any"),
-                house.offers().stream().map(o -> Field.Option.of(o.id().value(), o.title())),
-                filter.offer()));
-        filters.add(select(
-                "person",
-                f.text("lists.person"),
-                f.text("lists.any"),
-                house.staff().stream().map(s -> Field.Option.of(s.id().value(), s.name())),
-                filter.person()));
-        filters.add(select(
-                "place",
-                f.text("lists.place"),
-                f.text("lists.any"),
-                house.places().stream().map(p -> Field.Option.of(p.id().value(), p.name())),
-                filter.place()));
-        filters.add(select(
-                "money",
-                f.text("lists.money"),
-                f.text("lists.any"),
-                BookingFilter.MONEY.stream().map(m -> Field.Option.of(m, f.text("lists.money." + m))),
-                filter.money()));
-        filters.add(Field.line("source", f.text("lists.source"), 60)
-                .value(filter.source())
-                .with("autocomplete", "off"));
+                filter.state(),
+                f));
+        filters.addAll(Filters.house(house, filter.offer(), filter.person(), filter.place(), f));
+        filters.add(Filters.money(filter.money(), f));
+        filters.add(Filters.source(filter.source(), f));
         return filters;
-    }
-
-    private static Field select(String name, String label, String any, Stream<Field.Option> options, String value) {
-        return Field.select(
-                        name,
-                        label,
-                        Stream.concat(Stream.of(Field.Option.of("", any)), options)
-                                .toList())
-                .value(value);
     }
 }

@@ -2,7 +2,6 @@ package gastfreund.app.lists;
 
 import gastfreund.app.typed.Written;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -16,6 +15,9 @@ import org.springframework.web.util.UriComponentsBuilder;
  * @param way the name of a gateway; empty: any
  * @param source from where its guest came; empty: from anywhere
  * @param money {@code open} or {@code paid}; empty: either
+ * @param offer of which something is booked; empty: any
+ * @param person who serves it; empty: anybody
+ * @param place where it is; empty: anywhere
  * @param from the first date (inclusive)
  * @param to the last date (inclusive)
  * @param cols the keys of the columns, in the list's order
@@ -26,6 +28,9 @@ record Looked(
         String way,
         String source,
         String money,
+        String offer,
+        String person,
+        String place,
         LocalDate from,
         LocalDate to,
         List<String> cols) {
@@ -41,6 +46,9 @@ record Looked(
             @Nullable String way,
             @Nullable String source,
             @Nullable String money,
+            @Nullable String offer,
+            @Nullable String person,
+            @Nullable String place,
             @Nullable String from,
             @Nullable String to,
             @Nullable List<String> cols) {
@@ -57,6 +65,9 @@ record Looked(
                     one(way, listing.ways().stream()),
                     said(source),
                     one(money, BookingFilter.MONEY.stream()),
+                    said(offer),
+                    said(person),
+                    said(place),
                     first,
                     last,
                     listing.columns().known(cols));
@@ -74,8 +85,9 @@ record Looked(
     /** The address of something that shows exactly this. */
     String address(String path) {
         UriComponentsBuilder uri = UriComponentsBuilder.fromPath(path);
-        List<String> names = List.of("q", "state", "way", "source", "money", "from", "to");
-        List<String> values = Arrays.asList(q, state, way, source, money, from.toString(), to.toString());
+        List<String> names = List.of("q", "state", "way", "source", "money", "offer", "person", "place", "from", "to");
+        List<String> values =
+                List.of(q, state, way, source, money, offer, person, place, from.toString(), to.toString());
         for (int i = 0; i < names.size(); i++) {
             if (!values.get(i).isEmpty()) {
                 uri.queryParam(names.get(i), values.get(i));

@@ -123,6 +123,28 @@ class ListingTest extends OrdersTest {
     }
 
     @Test
+    void ordersAndPaymentsAreFoundByWhatIsBooked() throws IOException {
+        Order order = paid("firing", "biscuit", 32, "WORKS");
+        for (String list : List.of("orders", "payments")) {
+            List<CSVRecord> of =
+                    csv(host.get("/desk/lists/" + list + "/file.csv?offer=firing&cols=order&" + ALWAYS)
+                            .body());
+            assertThat(of).extracting(r -> r.get("order")).contains(Long.toString(order.number()));
+            assertThat(csv(host.get("/desk/lists/" + list + "/file.csv?offer=firing&person=nobody&cols=order&"
+                                    + ALWAYS)
+                            .body()))
+                    .isEmpty();
+        }
+        int kiln = jdbc.sql(
+                        "SELECT count(DISTINCT order_id) FROM bookings WHERE offer = 'firing' AND order_id IS NOT NULL")
+                .query(Integer.class)
+                .single();
+        assertThat(csv(host.get("/desk/lists/orders/file.csv?offer=firing&" + ALWAYS)
+                        .body()))
+                .hasSize(kiln);
+    }
+
+    @Test
     void anOrderIsLookedAtBesideTheList() {
         Order order = paid("wheel-hire", "60", 30, "WORKS");
         String beside = "/desk/lists/orders?" + ALWAYS + "&order=" + order.number();
