@@ -1,5 +1,6 @@
 package gastfreund.app.checkout;
 
+import gastfreund.app.openings.CancelLadder;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Rung;
@@ -36,8 +37,13 @@ public record CheckoutPage(
         List<Rung> sum,
         String where) {
 
-    /** Until when something can be cancelled for nothing, in words. */
-    public record Term(String title, String words) {}
+    /**
+     * What cancelling costs.
+     *
+     * @param title of what is cancelled; empty where there is nothing else
+     * @param words until when it costs nothing; empty where the ladder says it
+     */
+    public record Term(String title, String words, CancelLadder ladder) {}
 
     /**
      * A booking beside the form.

@@ -6,6 +6,7 @@ import gastfreund.app.baskets.Bill;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.openings.CancelLadder;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Links;
 import gastfreund.app.pages.Note;
@@ -19,6 +20,7 @@ import gastfreund.core.offers.Offer;
 import gastfreund.core.orders.Quote;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -70,7 +72,7 @@ class CheckoutPages {
         return new CheckoutPage(
                 notes,
                 fields,
-                terms(lines, offers, now, f),
+                terms(lines, offers, bill, catalogue, now, f),
                 ways.size() > 1 ? wayField(ways, way, f) : null,
                 bill.dueNow().isPositive() && ways.isEmpty(),
                 seal,
@@ -86,18 +88,50 @@ class CheckoutPages {
                 WhereController.address(links));
     }
 
-    private static List<CheckoutPage.Term> terms(List<BasketLine> lines, List<Offer> offers, Instant now, Formats f) {
+    /** What cancelling each of them would cost; of what a pass pays and what has no price yet until when it is free. */
+    private static List<CheckoutPage.Term> terms(
+            List<BasketLine> lines, List<Offer> offers, Bill bill, Catalogue catalogue, Instant now, Formats f) {
         List<CheckoutPage.Term> terms = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
-            String words = offers.get(i)
-                    .terms()
-                    .freeUntil(lines.get(i).time().startInstant())
+            Offer offer = offers.get(i);
+            Quote.QuotedLine quoted = bill.quote().lines().get(i);
+            Instant start = lines.get(i).time().startInstant();
+            boolean priced = quoted.covered().isZero()
+                    && !catalogue.isAgreed(lines.get(i).offer());
+            CancelLadder ladder = priced
+                    ? CancelLadder.of(
+                            new CancelLadder.Of(
+                                    offer.terms(),
+                                    quoted.total(),
+                                    quoted.deposit(),
+                                    Money.ZERO,
+                                    quoted.dueNow(),
+                                    rest(quoted, offer, catalogue),
+                                    start),
+                            now,
+                            f)
+                    : new CancelLadder(List.of());
+            String words = offer.terms()
+                    .freeUntil(start)
                     .filter(now::isBefore)
                     .map(until -> f.text("checkout.freeUntil", f.moment(until)))
                     .orElseGet(() -> f.text("checkout.notFree"));
-            terms.add(new CheckoutPage.Term(offers.get(i).title(), words));
+            String title = lines.size() == 1
+                    ? ""
+                    : offer.title() + ", " + f.dayAndTimes(lines.get(i).time());
+            terms.add(new CheckoutPage.Term(title, ladder.steps().isEmpty() ? words : "", ladder));
         }
         return terms;
+    }
+
+    /** What of a line is to be paid later and before its day. */
+    private static CancelLadder.@Nullable Rest rest(Quote.QuotedLine quoted, Offer offer, Catalogue catalogue) {
+        LocalDate due = quoted.balanceDue();
+        boolean before = offer.payment().balanceDaysBefore().isPresent()
+                && quoted.balance().isPositive();
+        return before && due != null
+                ? new CancelLadder.Rest(CancelLadder.begins(due, catalogue.zone()), quoted.balance())
+                : null;
     }
 
     /** @param chosen null: the first is proposed */

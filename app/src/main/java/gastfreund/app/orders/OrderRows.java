@@ -5,6 +5,7 @@ import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.meetings.Meetings;
+import gastfreund.app.openings.CancelLadder;
 import gastfreund.app.openings.TermsInWords;
 import gastfreund.app.visits.Visits;
 import gastfreund.app.vouchers.Goods;
@@ -14,6 +15,7 @@ import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.orders.Sold;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -34,6 +36,7 @@ public class OrderRows {
      * @param terms as sentences
      * @param agreed whether its price is still to be named
      * @param freeUntil until when cancelling costs nothing; null where that is over or never was
+     * @param ladder what cancelling would cost; null where that is not a matter of money, or of nothing any more
      */
     public record Row(
             OrderLine line,
@@ -45,6 +48,7 @@ public class OrderRows {
             List<GivenAnswer> answers,
             List<String> terms,
             @Nullable Instant freeUntil,
+            @Nullable CancelLadder ladder,
             boolean agreed) {}
 
     /**
@@ -107,7 +111,39 @@ public class OrderRows {
                 answers.of(line.booking()),
                 TermsInWords.of(sold.terms(), f),
                 freeUntil(line, clock.instant()),
+                ladder(line, catalogue, f),
                 line.status() == BookingStatus.REQUESTED && catalogue.isAgreed(line.offer()));
+    }
+
+    private @Nullable CancelLadder ladder(OrderLine line, Catalogue catalogue, Formats f) {
+        boolean matters =
+                line.status() == BookingStatus.CONFIRMED && line.covered().isZero();
+        if (!matters) {
+            return null;
+        }
+        CancelLadder ladder = CancelLadder.of(
+                new CancelLadder.Of(
+                        line.sold().terms(),
+                        line.total(),
+                        line.deposit(),
+                        line.floor(),
+                        line.paid(),
+                        rest(line, catalogue),
+                        line.time().startInstant()),
+                clock.instant(),
+                f);
+        return ladder.steps().isEmpty() ? null : ladder;
+    }
+
+    /** What is still to be paid before the day, on its own day. */
+    private CancelLadder.@Nullable Rest rest(OrderLine line, Catalogue catalogue) {
+        LocalDate due = line.balanceDue();
+        boolean before = line.sold().payment().balanceDaysBefore().isPresent()
+                && line.balance().isPositive()
+                && line.unpaid().isPositive();
+        return before && due != null && due.isAfter(catalogue.zone().dateOf(clock.instant()))
+                ? new CancelLadder.Rest(CancelLadder.begins(due, catalogue.zone()), line.unpaid())
+                : null;
     }
 
     /** What an earlier move has kept is kept whenever the guest cancels. */

@@ -126,12 +126,10 @@ class ListingTest extends OrdersTest {
     void ordersAndPaymentsAreFoundByWhatIsBooked() throws IOException {
         Order order = paid("firing", "biscuit", 32, "WORKS");
         for (String list : List.of("orders", "payments")) {
-            List<CSVRecord> of =
-                    csv(host.get("/desk/lists/" + list + "/file.csv?offer=firing&cols=order&" + ALWAYS)
-                            .body());
+            List<CSVRecord> of = csv(host.get("/desk/lists/" + list + "/file.csv?offer=firing&cols=order&" + ALWAYS)
+                    .body());
             assertThat(of).extracting(r -> r.get("order")).contains(Long.toString(order.number()));
-            assertThat(csv(host.get("/desk/lists/" + list + "/file.csv?offer=firing&person=nobody&cols=order&"
-                                    + ALWAYS)
+            assertThat(csv(host.get("/desk/lists/" + list + "/file.csv?offer=firing&person=nobody&cols=order&" + ALWAYS)
                             .body()))
                     .isEmpty();
         }

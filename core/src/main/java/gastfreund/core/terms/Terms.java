@@ -3,9 +3,11 @@ package gastfreund.core.terms;
 import gastfreund.core.money.Money;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Stream;
 
 /**
  * The terms of an offer ({@code docs/money.md}, "Terms").
@@ -38,6 +40,14 @@ public record Terms(List<Tier> tiers, OptionalInt moveHoursBefore) {
      * @param mayMove whether a guest could move the booking instead
      */
     public record Outcome(OptionalInt tier, Money keep, Money refund, Money uncollected, boolean mayMove) {}
+
+    /**
+     * A stretch of time in which a cancellation by the guest keeps the same.
+     *
+     * @param until its last second (inclusive)
+     * @param keep what the house keeps by the terms
+     */
+    public record Step(Instant until, Money keep) {}
 
     public Terms {
         tiers = List.copyOf(tiers);
@@ -83,6 +93,34 @@ public record Terms(List<Tier> tiers, OptionalInt moveHoursBefore) {
         Money rest = paid.minus(keep);
         return new Outcome(
                 tier, keep, rest.notBelowZero(), Money.ZERO.minus(rest).notBelowZero(), mayMove(start, at));
+    }
+
+    /**
+     * What a cancellation by the guest keeps from an instant on until the second before the start, step by step; steps that keep
+     * the same are one.
+     *
+     * @param floor what earlier moves by the guest keep at least, not negative
+     * @param from (inclusive)
+     * @return in the order of time; empty where the start is not after {@code from}
+     */
+    public List<Step> ladder(Money lineTotal, Money deposit, Money floor, Instant start, Instant from) {
+        Instant last = start.minusSeconds(1);
+        List<Instant> ends = Stream.concat(
+                        tiers.stream().map(t -> start.minus(Duration.ofHours(t.hoursBefore()))), Stream.of(last))
+                .filter(end -> !end.isBefore(from) && !end.isAfter(last))
+                .sorted()
+                .distinct()
+                .toList();
+        List<Step> steps = new ArrayList<>();
+        for (Instant end : ends) {
+            Money keep = cancel(lineTotal, deposit, Money.ZERO, start, end, By.GUEST, floor)
+                    .keep();
+            if (!steps.isEmpty() && steps.get(steps.size() - 1).keep().equals(keep)) {
+                steps.remove(steps.size() - 1);
+            }
+            steps.add(new Step(end, keep));
+        }
+        return List.copyOf(steps);
     }
 
     private Money kept(Money lineTotal, Money deposit, Instant start, Instant at, OptionalInt tier) {
