@@ -88,6 +88,7 @@ class BundlesTest {
         ENDINGS.put(
                 "guests.goes.", Set.of("orders", "answers", "messages", "letters", "notes", "bookings", "documents"));
         ENDINGS.put("statements.column.", Set.of("date", "amount", "name", "words", "nothing"));
+        ENDINGS.put("series.why.", Set.of("taken", "price", "moment", "share", "stock"));
         ENDINGS.put("several.unit.", Set.of("minutes", "hours", "days", "weeks"));
         ENDINGS.put("lists.title.", Set.of("orders", "payments"));
         ENDINGS.put("lists.", Set.of("csv", "xlsx", "pdf"));

@@ -41,7 +41,7 @@ class BasketAdvice {
      *
      * @param bits how many zero bits its proof begins with
      */
-    record Door(String seal, int bits) {}
+    public record Door(String seal, int bits) {}
 
     private final BasketService baskets;
     private final Holds holds;
@@ -83,11 +83,17 @@ class BasketAdvice {
         if (kept == 0 && !"moment".equals(field(request, "why"))) {
             return Optional.empty();
         }
+        return Optional.of(door(request, 1));
+    }
+
+    /** What a form carries that keeps so many more places. */
+    Door door(HttpServletRequest request, int more) {
+        String visitor = marks.of(Visitor.of(request));
         String sealed = field(request, "sealed");
         String seal = sealed != null && sealed.length() <= Doorkeeper.MOST_SEAL && !sealed.isBlank()
                 ? sealed
                 : doorkeeper.seal(Doorkeeper.Purpose.KEEP, visitor);
-        return Optional.of(new Door(seal, doorkeeper.bitsBeside(kept)));
+        return new Door(seal, doorkeeper.bitsBeside(holds.countKept(visitor) + more - 1));
     }
 
     /** A field of the address; null where there is none, or the page of an error is shown because fields cannot be read. */

@@ -10,13 +10,17 @@ import gastfreund.app.secrets.Tokens;
 import gastfreund.app.sources.Sightings;
 import gastfreund.app.strangers.Doorkeeper;
 import gastfreund.core.bookings.BookingId;
+import gastfreund.core.money.Money;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Query;
+import gastfreund.core.openings.Series;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -29,6 +33,9 @@ class Holds {
 
     /** How often a hold gets new time because the booking's time changed. */
     private static final int MOST_RENEWALS = 2;
+
+    /** How many dates of a series lie between two of which it is asked how much of the offer is kept around them. */
+    private static final int WEEKS_JUDGED = 4;
 
     /** How long after it first began a hold ends, whatever was changed. */
     private static final Duration LONGEST_HOLD = Duration.ofMinutes(45);
@@ -131,6 +138,61 @@ class Holds {
         }
         boolean served = kept > 0 || first;
         return served && !doorkeeper.spend(request.seal()) ? undone(new Kept.NotYet("")) : new Kept.Held(token);
+    }
+
+    /**
+     * Holds all dates of a series that are to be had and are not left out, or none of them. They cost a moment's work as many
+     * places of one visitor do.
+     *
+     * @param request its start is the first one, its price that of all
+     */
+    @Transactional
+    public Kept keepAll(@Nullable String basket, KeepRequest request, GuestSeries series) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        List<Series.Date> dates =
+                series.taken(openings.series(series.wish(catalogues.catalogue().zone(), now)));
+        if (dates.isEmpty()) {
+            return new Kept.Gone();
+        }
+        if (basket != null && store.lines(basket).size() + dates.size() > BasketService.MOST_LINES) {
+            return new Kept.TooMany(basket);
+        }
+        Money price = Money.sum(dates.stream()
+                .map(d -> Objects.requireNonNull(d.option()).opening().price())
+                .toList());
+        if (request.price() != null && price.minor() != request.price()) {
+            // Another sum: a date has come or gone, or costs more; the page says which.
+            return new Kept.Dearer();
+        }
+        int kept = store.countKept(request.visitor(), now);
+        Doorkeeper.Verdict door = doorkeeper.judge(
+                Doorkeeper.Purpose.KEEP,
+                request.visitor(),
+                request.seal(),
+                request.proof(),
+                doorkeeper.bitsBeside(kept + dates.size() - 1));
+        if (door != Doorkeeper.Verdict.WELCOME) {
+            return new Kept.NotYet(door == Doorkeeper.Verdict.SOON ? request.seal() : "");
+        }
+        String token = orFresh(basket, request.choice().source());
+        for (Series.Date date : dates) {
+            Reserved reserved = request.choice()
+                    .reserved(
+                            new BookingId(tokens.next()),
+                            Objects.requireNonNull(date.time()),
+                            Objects.requireNonNull(date.option()));
+            if (!stock.isEnough(reserved, now)) {
+                return undone(new Kept.SoldOut());
+            }
+            bookings.insertHold(token, reserved, Hold.from(now, now.plus(holdTime())), request.visitor());
+        }
+        for (int i = 0; i < dates.size(); i += WEEKS_JUDGED) {
+            long start = Objects.requireNonNull(dates.get(i).time()).start();
+            if (shares.judge(request.at(start), now) != HoldShares.Verdict.ENOUGH_LEFT) {
+                return undone(new Kept.TooMuch());
+            }
+        }
+        return doorkeeper.spend(request.seal()) ? new Kept.Held(token) : undone(new Kept.NotYet(""));
     }
 
     /** Whether it costs more than the guest was shown; whoever was shown no price takes any. */

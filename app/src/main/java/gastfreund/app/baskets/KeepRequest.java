@@ -12,4 +12,10 @@ import org.jspecify.annotations.Nullable;
  * @param seal of the page; empty where it had none
  * @param proof that a script has worked for it; empty where none has
  */
-public record KeepRequest(Choice choice, long start, @Nullable Long price, String visitor, String seal, String proof) {}
+public record KeepRequest(Choice choice, long start, @Nullable Long price, String visitor, String seal, String proof) {
+
+    /** The same for another start. */
+    KeepRequest at(long other) {
+        return new KeepRequest(choice, other, price, visitor, seal, proof);
+    }
+}

@@ -270,6 +270,11 @@ public record Choice(
         return address("/keep", basket);
     }
 
+    /** Where a series of this choice is looked at. */
+    public String seriesAddress(String under, @Nullable String basket) {
+        return address("/series" + under, basket);
+    }
+
     private String address(String under, @Nullable String basket) {
         if (moving != null && moving.onlyTime()) {
             UriComponentsBuilder uri = UriComponentsBuilder.fromPath(moving.address());

@@ -1,0 +1,122 @@
+package gastfreund.app.baskets;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderLine;
+import gastfreund.app.orders.OrdersTest;
+import gastfreund.core.bookings.BookingStatus;
+import gastfreund.core.openings.Answer;
+import java.net.http.HttpResponse;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.junit.jupiter.api.Test;
+
+/** A guest books the same time again: date by date as it is free, kept together, and one order. */
+class SeriesTest extends OrdersTest {
+
+    private static final ZoneId BERLIN = ZoneId.of("Europe/Berlin");
+
+    private static String address(Answer.Entry entry, String more) {
+        return "/offers/private-lesson/series?party=1&length=60&start="
+                + entry.time().start() + more;
+    }
+
+    private Document page(String address) {
+        HttpResponse<String> answer = get(address);
+        assertThat(answer.statusCode()).isEqualTo(200);
+        return Jsoup.parse(answer.body());
+    }
+
+    /** Sends the form of the page as a guest without scripts does, who is asked for a moment. */
+    private String kept(Document page) {
+        Element form = page.selectFirst("form[action*=/series/keep]");
+        clock.moveAhead(java.time.Duration.ofMinutes(1));
+        return path(post(
+                form.attr("action"),
+                Map.of(
+                        "price", form.selectFirst("[name=price]").val(),
+                        "seal", form.selectFirst("[name=seal]").val())));
+    }
+
+    @Test
+    void sixWeeksAreKeptTogetherAndAreOneOrder() {
+        Answer.Entry entry = opening("private-lesson", "60", 1, 14);
+        Document page = page(address(entry, "&times=3"));
+        assertThat(page.select("ol.lines li")).hasSize(3);
+        String sum = page.selectFirst("p[aria-live]").text();
+        String basket = kept(page);
+        assertThat(basket).startsWith("/basket/");
+        int free = page.select("form[action*=/series/keep] button").text().contains("3") ? 3 : 2;
+        assertThat(sum).contains(free + " dates");
+        get(pay(order(basket, "Wenke Farrow", "wenke@post.example"), "WORKS"));
+        Order order = orders.newest(1).get(0);
+        assertThat(order.lines()).hasSize(free).allMatch(l -> l.status() == BookingStatus.CONFIRMED);
+        assertThat(order.lines())
+                .extracting(l -> l.time().startInstant().atZone(BERLIN).toLocalTime())
+                .containsOnly(entry.time().startInstant().atZone(BERLIN).toLocalTime());
+        assertThat(order.lines()).extracting(OrderLine::booking).doesNotHaveDuplicates();
+        booksAgree(order);
+    }
+
+    @Test
+    void aDateIsLeftOutAndATakenOneGetsAnotherTime() {
+        Answer.Entry entry = opening("private-lesson", "60", 1, 21);
+        long next = entry.time().start() + 7 * 24 * 60;
+        // All who give lessons then are taken a week later.
+        for (int i = 0; i < 3; i++) {
+            post("/offers/private-lesson/keep?party=1&length=60", Map.of("start", next));
+        }
+        Document page = page(address(entry, "&times=3"));
+        Element taken = page.select("ol.lines li").get(1);
+        if (taken.select("a.chip").isEmpty()) {
+            assertThat(taken.text()).contains("leave it out");
+        } else {
+            Document picked = page(taken.selectFirst("a.chip").attr("href"));
+            Element row = picked.select("ol.lines li").get(1);
+            assertThat(row.text()).contains("not at another time after all");
+        }
+        String out = page.select("ol.lines li")
+                .get(0)
+                .selectFirst("a[data-panel^=out-]")
+                .attr("href");
+        Document without = page(out);
+        assertThat(without.select("ol.lines li").get(0).text()).contains("take it after all");
+        assertThat(price(without)).isLessThan(price(page));
+    }
+
+    private static long price(Document page) {
+        return Long.parseLong(page.selectFirst("[name=price]").val());
+    }
+
+    @Test
+    void whatHasChangedMeanwhileIsSaidAndNothingIsKept() {
+        Answer.Entry entry = opening("private-lesson", "60", 1, 35);
+        Document page = page(address(entry, "&times=2"));
+        Element form = page.selectFirst("form[action*=/series/keep]");
+        clock.moveAhead(java.time.Duration.ofMinutes(1));
+        String back = path(post(
+                form.attr("action"),
+                Map.of("price", "1", "seal", form.selectFirst("[name=seal]").val())));
+        assertThat(back).contains("/series?").contains("why=price");
+        assertThat(get(back).body()).contains("Something has changed meanwhile");
+        assertThat(path(post(form.attr("action"), Map.of("price", Long.toString(price(page))))))
+                .as("without the moment that so many places cost")
+                .contains("why=moment");
+    }
+
+    @Test
+    void nonsenseLeadsToTheOffer() {
+        for (String odd : List.of("", "start=soon", "start=99999999999999")) {
+            assertThat(path(get("/offers/private-lesson/series?" + odd))).startsWith("/offers/private-lesson?");
+        }
+        assertThat(get("/offers/none/series?start=1").statusCode()).isEqualTo(404);
+        assertThat(get("/offers/private-lesson/series?start=1&times=-5&every=99&instead=x&out=y")
+                        .statusCode())
+                .isEqualTo(200);
+    }
+}
