@@ -62,6 +62,11 @@ public record BookingView(
         Field write,
         String transferCode) {
 
+    /** Whether several bookings can be cancelled, and so all of them at once. */
+    public boolean isCancellableAtOnce() {
+        return own && lines.stream().filter(Line::cancellable).count() > 1;
+    }
+
     /**
      * What stands, with what its guest may do about it.
      *

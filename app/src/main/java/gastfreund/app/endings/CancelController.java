@@ -31,7 +31,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/bookings/{token}/lines/{booking}/cancel")
 public class CancelController {
 
-    private static final int MOST_REASON = 500;
+    static final int MOST_REASON = 500;
 
     /**
      * What the page shows before anything is decided.
@@ -84,7 +84,6 @@ public class CancelController {
         String go = back.isPositive()
                 ? f.text("cancel.go", f.money(back))
                 : f.text(visitsBack ? "cancel.goVisits" : "cancel.goNothing");
-        Field why = Field.line("why", f.text("cancel.why"), MOST_REASON).help(f.text("cancel.whyHelp"));
         return new CancelPage(
                 changed ? List.of(Note.warn(f.text("cancel.changed"))) : List.of(),
                 row.title(),
@@ -95,10 +94,15 @@ public class CancelController {
                         Rung.of(f.text("cancel.back"), f.money(back), Rung.Look.TOTAL)),
                 line.covered().isPositive() ? f.text(visitsBack ? "cancel.visitsBack" : "cancel.visitsKept") : "",
                 row.terms(),
-                List.of(Field.hidden("refund", Long.toString(back.minor())), why),
+                List.of(Field.hidden("refund", Long.toString(back.minor())), why(f)),
                 go,
                 "/bookings/" + order.token() + "/lines/" + line.booking() + "/cancel",
                 "/bookings/" + order.token());
+    }
+
+    /** Where a guest may say why. */
+    static Field why(Formats f) {
+        return Field.line("why", f.text("cancel.why"), MOST_REASON).help(f.text("cancel.whyHelp"));
     }
 
     @PostMapping

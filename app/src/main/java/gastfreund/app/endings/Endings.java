@@ -113,6 +113,43 @@ public class Endings {
         return Outcome.DONE;
     }
 
+    /** What of an order its guest can cancel now: all that stands and has not begun. */
+    public List<OrderLine> ahead(Order order) {
+        Instant now = clock.instant();
+        return order.lines().stream()
+                .filter(l -> l.canBeCancelled() && l.time().startInstant().isAfter(now))
+                .toList();
+    }
+
+    /**
+     * Cancels all that is ahead of an order by its terms, and says so in one letter.
+     *
+     * @param shown what the guest was told comes back of all of it
+     */
+    @Transactional
+    public Outcome cancelAheadByGuest(Order order, Money shown, String why) {
+        List<OrderLine> ahead = ahead(now(order));
+        Money refund = Money.sum(
+                ahead.stream().map(l -> proposal(l, Terms.By.GUEST).refund()).toList());
+        if (ahead.isEmpty() || !refund.equals(shown)) {
+            return Outcome.CHANGED;
+        }
+        for (OrderLine line : ahead) {
+            end(
+                    now(order),
+                    line,
+                    BookingStatus.CANCELLED,
+                    proposal(line, Terms.By.GUEST).refund(),
+                    why,
+                    Actor.GUEST);
+        }
+        Order after = now(order);
+        List<OrderLine> ended =
+                ahead.stream().map(l -> after.line(l.booking()).orElseThrow()).toList();
+        letters.ended(after, ended, "cancelled", refund, "", true);
+        return Outcome.DONE;
+    }
+
     /**
      * Cancels a booking with the host's freedom.
      *
@@ -287,7 +324,7 @@ public class Endings {
     private void tellEnd(
             Order order, BookingId booking, String kind, @Nullable Money back, String why, boolean tellGuest) {
         Order after = now(order);
-        letters.ended(after, after.line(booking).orElseThrow(), kind, back, why, tellGuest);
+        letters.ended(after, List.of(after.line(booking).orElseThrow()), kind, back, why, tellGuest);
     }
 
     private Order now(Order order) {

@@ -103,16 +103,17 @@ public class OrderLetters {
      *
      * @param why what the host says of it to the guest; empty: nothing
      */
-    public void ended(Order order, OrderLine line, String kind, @Nullable Money back, String why, boolean tellGuest) {
+    public void ended(
+            Order order, List<OrderLine> lines, String kind, @Nullable Money back, String why, boolean tellGuest) {
         if (tellGuest) {
-            toGuest(order, kind, about(order, List.of(line)).back(back).reason(why));
+            toGuest(order, kind, about(order, lines).back(back).reason(why));
         }
         if (kind.equals("cancelled")) {
-            toHosts(order, "host-cancelled", about(order, List.of(line)));
+            toHosts(order, "host-cancelled", about(order, lines));
         }
         boolean booked = kind.equals("cancelled") || kind.equals("cancelled-by-host");
         if (booked) {
-            toPeople(order, kind.equals("cancelled") ? "host-cancelled" : "host-cancelled-here", List.of(line));
+            toPeople(order, kind.equals("cancelled") ? "host-cancelled" : "host-cancelled-here", lines);
         }
     }
 

@@ -1,6 +1,7 @@
 package gastfreund.app.baskets;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
@@ -8,6 +9,7 @@ import gastfreund.app.orders.OrdersTest;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.openings.Answer;
 import java.net.http.HttpResponse;
+import java.time.Duration;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
@@ -35,7 +37,7 @@ class SeriesTest extends OrdersTest {
     /** Sends the form of the page as a guest without scripts does, who is asked for a moment. */
     private String kept(Document page) {
         Element form = page.selectFirst("form[action*=/series/keep]");
-        clock.moveAhead(java.time.Duration.ofMinutes(1));
+        clock.moveAhead(Duration.ofMinutes(1));
         return path(post(
                 form.attr("action"),
                 Map.of(
@@ -61,6 +63,33 @@ class SeriesTest extends OrdersTest {
                 .containsOnly(entry.time().startInstant().atZone(BERLIN).toLocalTime());
         assertThat(order.lines()).extracting(OrderLine::booking).doesNotHaveDuplicates();
         booksAgree(order);
+    }
+
+    @Test
+    void allThatIsAheadIsCancelledAtOnceForWhatWasSaid() {
+        Answer.Entry entry = opening("private-lesson", "60", 1, 13);
+        String basket = kept(page(address(entry, "&times=3")));
+        get(pay(order(basket, "Wenke Farrow", "wenke@post.example"), "WORKS"));
+        Order order = orders.newest(1).get(0);
+        String own = "/bookings/" + order.token();
+        assertThat(get(own).body()).contains("Cancel all that is ahead");
+        // Two days before the first one: its deposit is kept, those of the others come back.
+        clock.moveAhead(Duration.between(
+                clock.instant(), line(order).time().startInstant().minus(Duration.ofHours(20))));
+        Document question = page(own + "/cancel");
+        long refund = Long.parseLong(question.selectFirst("[name=refund]").val());
+        long deposits = order.paid().minor();
+        assertThat(refund).isPositive().isLessThan(deposits);
+        assertThat(path(post(own + "/cancel", Map.of("refund", Long.toString(deposits)))))
+                .contains("/cancel?changed");
+        assertThat(path(post(own + "/cancel", Map.of("refund", Long.toString(refund)))))
+                .endsWith("?cancelled");
+        assertThat(now(order).lines()).allMatch(l -> l.status() == BookingStatus.CANCELLED);
+        assertThat(letters(order).stream().filter("cancelled"::equals)).hasSize(1);
+        await().untilAsserted(() -> assertThat(payment(order)).endsWith(Long.toString(refund)));
+        ledgersAgree(order);
+        assertThat(get(own).body()).doesNotContain("Cancel all that is ahead");
+        assertThat(path(get(own + "/cancel"))).isEqualTo(own);
     }
 
     @Test
@@ -98,7 +127,7 @@ class SeriesTest extends OrdersTest {
         Answer.Entry entry = opening("private-lesson", "60", 1, 35);
         Document page = page(address(entry, "&times=2"));
         Element form = page.selectFirst("form[action*=/series/keep]");
-        clock.moveAhead(java.time.Duration.ofMinutes(1));
+        clock.moveAhead(Duration.ofMinutes(1));
         String back = path(post(
                 form.attr("action"),
                 Map.of("price", "1", "seal", form.selectFirst("[name=seal]").val())));
