@@ -52,6 +52,8 @@ class CancelAheadController {
                 ahead.stream().map(l -> endings.byTheTerms(l).refund()).toList());
         return new CancelController.CancelPage(
                 changed ? List.of(Note.warn(f.text("cancel.changed"))) : List.of(),
+                f.text("cancel.aheadTitle"),
+                "about.cancelAhead",
                 f.text("cancel.ahead", ahead.size()),
                 "",
                 List.of(

@@ -36,6 +36,7 @@ public class CancelController {
     /**
      * What the page shows before anything is decided.
      *
+     * @param about the key of what the page says of itself
      * @param sum what was paid, is kept and comes back
      * @param visits what becomes of a pass's visits; empty: none were used
      * @param go what the button says
@@ -44,6 +45,8 @@ public class CancelController {
      */
     public record CancelPage(
             List<Note> notes,
+            String heading,
+            String about,
             String title,
             String when,
             List<Rung> sum,
@@ -86,6 +89,8 @@ public class CancelController {
                 : f.text(visitsBack ? "cancel.goVisits" : "cancel.goNothing");
         return new CancelPage(
                 changed ? List.of(Note.warn(f.text("cancel.changed"))) : List.of(),
+                f.text("cancel.title"),
+                "about.cancel",
                 row.title(),
                 f.dayAndTimes(line.time()),
                 List.of(

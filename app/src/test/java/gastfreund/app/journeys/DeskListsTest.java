@@ -75,6 +75,7 @@ class DeskListsTest extends Journey {
         page.getByLabel("In", new Page.GetByLabelOptions().setExact(true)).selectOption("weeks");
         button("Look what it does").click();
         assertThat(page.locator("#would")).containsText("Janne Moos");
+        assertThat(Accessibility.faults(page)).isEmpty();
         assertThat(page.locator("#would")).containsText("moved to");
         button("Do it").click();
         assertThat(page.getByText("It is done.")).isVisible();
@@ -95,6 +96,9 @@ class DeskListsTest extends Journey {
         page.getByLabel("Mail", new Page.GetByLabelOptions().setExact(true)).check();
         assertThat(page.locator("thead")).containsText("Mail");
         assertThat(page.locator("tbody")).containsText("kaya@post.example");
+        page.locator("tbody a:has-text('Kaya Lund')").first().click();
+        assertThat(page.locator("#beside")).containsText("Kaya Lund");
+        assertThat(Accessibility.faults(page)).isEmpty();
         page.getByText("Keep this view").click();
         page.getByLabel("Called").fill("Kaya's");
         button("^Keep it$").click();
@@ -132,6 +136,7 @@ class DeskListsTest extends Journey {
         page.locator("tbody a").first().click();
         Locator beside = page.locator("#beside");
         assertThat(beside).containsText("1");
+        assertThat(Accessibility.faults(page)).isEmpty();
         link("Everything about this guest").click();
         button("Make them one").click();
         assertThat(page.getByText("They are one guest now.")).isVisible();

@@ -23,6 +23,28 @@ class JourneyTest extends Journey {
     private AllRounds job;
 
     @Test
+    void onATelephoneTheSameTimeIsBookedForSomeWeeks() {
+        open(true, 390);
+        Answer.Entry entry = opening("private-lesson", "60", 1, 15);
+        page.navigate(address("/offers/private-lesson?length=60&day=" + dateOf(entry)));
+        page.getByText("The same time every week …").click();
+        page.locator("details[open] a.chip").first().click();
+        assertThat(heading("The same time again")).isVisible();
+        page.getByLabel("3 times").click();
+        Locator dates = page.locator("ol.lines li");
+        assertThat(dates).hasCount(3);
+        assertThat(page).hasURL(Pattern.compile("times=3"));
+        dates.last().getByText("leave it out").click();
+        assertThat(dates.last()).containsText("take it after all");
+        assertThat(page.locator("[data-panel^='out-']").last()).isFocused();
+        button("^Keep th").click();
+        assertThat(page).hasURL(Pattern.compile("/basket/"));
+        assertThat(page.locator(".held").first()).isVisible();
+        link("To checkout").click();
+        assertThat(page.locator(".cancelling").first()).containsText("What cancelling costs");
+    }
+
+    @Test
     void fromAFirstClickToTheBoard() throws Exception {
         open(true, 1280);
         page.navigate(address("/"));

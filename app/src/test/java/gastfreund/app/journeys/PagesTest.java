@@ -89,6 +89,11 @@ class PagesTest extends DemoHouseTest {
         paths.put("booking", booking);
         paths.put("details", booking + "/details");
         paths.put("cancel", booking + "/lines/" + line + "/cancel");
+        paths.put("cancel-ahead", booking + "/cancel");
+        paths.put(
+                "series",
+                "/offers/private-lesson/series?times=4&start="
+                        + opening("private-lesson", "60", 1, 35).time().start());
         paths.put("move", booking + "/lines/" + line + "/move");
         paths.forEach((name, path) -> pages.put(name, page(name, get(path))));
         pages.put("nothing", page404());
