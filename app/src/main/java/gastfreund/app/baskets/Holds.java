@@ -14,12 +14,15 @@ import gastfreund.core.money.Money;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Query;
 import gastfreund.core.openings.Series;
+import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -154,9 +157,6 @@ class Holds {
         if (dates.isEmpty()) {
             return new Kept.Gone();
         }
-        if (basket != null && store.lines(basket).size() + dates.size() > BasketService.MOST_LINES) {
-            return new Kept.TooMany(basket);
-        }
         Money price = Money.sum(dates.stream()
                 .map(d -> Objects.requireNonNull(d.option()).opening().price())
                 .toList());
@@ -164,35 +164,72 @@ class Holds {
             // Another sum: a date has come or gone, or costs more; the page says which.
             return new Kept.Dearer();
         }
+        return holdAll(
+                basket,
+                request,
+                dates.stream()
+                        .map(d -> new Place(Objects.requireNonNull(d.time()), Objects.requireNonNull(d.option())))
+                        .toList(),
+                now);
+    }
+
+    /**
+     * Holds several dates of a timetable, or none of them; they cost a moment's work as many places of one visitor do.
+     *
+     * @param wanted their starts, each with the price that was shown, in minor units
+     */
+    @Transactional
+    public Kept keepDates(@Nullable String basket, KeepRequest request, Map<Long, Long> wanted) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        List<Place> places = new ArrayList<>();
+        for (Map.Entry<Long, Long> date : wanted.entrySet()) {
+            KeepRequest one = request.at(date.getKey());
+            Optional<Answer.Entry> entry = entryAt(one, now);
+            if (entry.isEmpty()) {
+                return new Kept.Gone();
+            }
+            Answer.Judged option = assigned(one, entry.get(), now);
+            if (option.opening().price().minor() > date.getValue()) {
+                return new Kept.Dearer();
+            }
+            places.add(new Place(entry.get().time(), option));
+        }
+        return places.isEmpty() ? new Kept.Gone() : holdAll(basket, request, places, now);
+    }
+
+    private record Place(Interval time, Answer.Judged option) {}
+
+    /** Holds all of them, or none. */
+    private Kept holdAll(@Nullable String basket, KeepRequest request, List<Place> places, Instant now) {
+        if (basket != null && store.lines(basket).size() + places.size() > BasketService.MOST_LINES) {
+            return new Kept.TooMany(basket);
+        }
         int kept = store.countKept(request.visitor(), now);
         Doorkeeper.Verdict door = doorkeeper.judge(
                 Doorkeeper.Purpose.KEEP,
                 request.visitor(),
                 request.seal(),
                 request.proof(),
-                doorkeeper.bitsBeside(kept + dates.size() - 1));
-        if (door != Doorkeeper.Verdict.WELCOME) {
+                doorkeeper.bitsBeside(kept + places.size() - 1));
+        boolean first = kept == 0 && places.size() == 1;
+        if (!first && door != Doorkeeper.Verdict.WELCOME) {
             return new Kept.NotYet(door == Doorkeeper.Verdict.SOON ? request.seal() : "");
         }
         String token = orFresh(basket, request.choice().source());
-        for (Series.Date date : dates) {
-            Reserved reserved = request.choice()
-                    .reserved(
-                            new BookingId(tokens.next()),
-                            Objects.requireNonNull(date.time()),
-                            Objects.requireNonNull(date.option()));
+        for (Place place : places) {
+            Reserved reserved = request.choice().reserved(new BookingId(tokens.next()), place.time(), place.option());
             if (!stock.isEnough(reserved, now)) {
                 return undone(new Kept.SoldOut());
             }
             bookings.insertHold(token, reserved, Hold.from(now, now.plus(holdTime())), request.visitor());
         }
-        for (int i = 0; i < dates.size(); i += WEEKS_JUDGED) {
-            long start = Objects.requireNonNull(dates.get(i).time()).start();
+        for (int i = 0; i < places.size(); i += WEEKS_JUDGED) {
+            long start = places.get(i).time().start();
             if (shares.judge(request.at(start), now) != HoldShares.Verdict.ENOUGH_LEFT) {
                 return undone(new Kept.TooMuch());
             }
         }
-        return doorkeeper.spend(request.seal()) ? new Kept.Held(token) : undone(new Kept.NotYet(""));
+        return first || doorkeeper.spend(request.seal()) ? new Kept.Held(token) : undone(new Kept.NotYet(""));
     }
 
     /** Whether it costs more than the guest was shown; whoever was shown no price takes any. */

@@ -275,6 +275,11 @@ public record Choice(
         return address("/series" + under, basket);
     }
 
+    /** Where the dates of a timetable are looked at as one list. */
+    public String datesAddress(String under, @Nullable String basket) {
+        return address("/dates" + under, basket);
+    }
+
     private String address(String under, @Nullable String basket) {
         if (moving != null && moving.onlyTime()) {
             UriComponentsBuilder uri = UriComponentsBuilder.fromPath(moving.address());

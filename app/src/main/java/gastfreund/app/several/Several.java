@@ -50,6 +50,7 @@ public class Several {
 
     private static final int DAYS_AHEAD = 14;
     private static final int MOST_LATER = 4;
+    private static final int YEARS_AHEAD = 3;
 
     private final SeveralStore store;
     private final Orders orders;
@@ -217,6 +218,9 @@ public class Several {
         OrderLine line = order.line(wish.booking()).orElseThrow();
         boolean moved = wish.doing().kind() == Doing.Kind.MOVE;
         long start = moved ? wish.doing().start() : line.time().start();
+        if (moved && !isInReach(start)) {
+            return new Hindered(wish.booking(), line.time(), List.of());
+        }
         Interval time = Interval.between(start, start + line.time().length().count());
         List<Reason> reasons = moves.proposal(
                         order, line, start, new Moves.Target(wish.doing().to(), true), Audience.DESK)
@@ -262,8 +266,18 @@ public class Several {
         return outcome == Outcome.DONE;
     }
 
+    /** Nothing is moved into what is over, or farther than anybody plans. */
+    private boolean isInReach(long start) {
+        LocalDate today = catalogues.catalogue().zone().dateOf(clock.instant());
+        LocalDate date = catalogues.catalogue().zone().dateOf(start);
+        return !date.isBefore(today) && date.isBefore(today.plusYears(YEARS_AHEAD));
+    }
+
     private Outcome move(Order order, OrderLine line, long start, Doing doing, Host host) {
         Moves.Target to = new Moves.Target(doing.to(), false);
+        if (doing.kind() == Doing.Kind.MOVE && !isInReach(start)) {
+            return Outcome.CHANGED;
+        }
         return moves.proposal(order, line, start, to, Audience.DESK)
                 .map(p -> moves.move(
                         order,

@@ -2,6 +2,7 @@ package gastfreund.app.several;
 
 import gastfreund.core.time.HouseZone;
 import java.util.Arrays;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
 
@@ -22,7 +23,7 @@ record Shift(int amount, Unit unit) {
         WEEKS;
 
         String code() {
-            return name().toLowerCase(java.util.Locale.ROOT);
+            return name().toLowerCase(Locale.ROOT);
         }
     }
 

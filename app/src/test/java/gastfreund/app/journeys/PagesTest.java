@@ -89,6 +89,7 @@ class PagesTest extends DemoHouseTest {
         paths.put("booking", booking);
         paths.put("details", booking + "/details");
         paths.put("cancel", booking + "/lines/" + line + "/cancel");
+        paths.put("dates", "/offers/wheel-evenings/dates");
         paths.put("cancel-ahead", booking + "/cancel");
         paths.put(
                 "series",

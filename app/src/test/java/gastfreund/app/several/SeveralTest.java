@@ -160,6 +160,19 @@ class SeveralTest extends OrdersTest {
     }
 
     @Test
+    void nothingIsMovedIntoWhatIsOverOrFartherThanAnybodyPlans() {
+        Order order = paid("private-lesson", "60", 31, "WORKS");
+        long start = line(order).time().start();
+        for (int weeks : List.of(-999, -6, 999)) {
+            assertThat(several.check(
+                            List.of(wish(line(order), Doing.move(start + weeks * 7L * 24 * 60, null))), "", okka()))
+                    .as("%d weeks", weeks)
+                    .hasSize(1);
+        }
+        assertThat(line(order).time().start()).isEqualTo(start);
+    }
+
+    @Test
     void otherTimesAreNearTheTimeOfDayAndOfferedOnce() {
         List<Order> both = oneAfterTheOther();
         List<Several.One> seen =
