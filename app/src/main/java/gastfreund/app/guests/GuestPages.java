@@ -10,6 +10,8 @@ import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
+import gastfreund.app.payments.Payment;
+import gastfreund.app.payments.PaymentService;
 import gastfreund.core.money.Money;
 import gastfreund.core.time.HouseZone;
 import java.time.Instant;
@@ -35,9 +37,16 @@ class GuestPages {
     private final GuestCards cards;
     private final GuestService guests;
     private final Conversation conversation;
+    private final PaymentService payments;
     private final CatalogueService catalogues;
 
-    GuestPages(GuestCards cards, GuestService guests, Conversation conversation, CatalogueService catalogues) {
+    GuestPages(
+            GuestCards cards,
+            GuestService guests,
+            Conversation conversation,
+            PaymentService payments,
+            CatalogueService catalogues) {
+        this.payments = payments;
         this.cards = cards;
         this.guests = guests;
         this.conversation = conversation;
@@ -60,6 +69,7 @@ class GuestPages {
             String sums,
             List<Field> fields,
             List<Booked> booked,
+            List<Paid> paid,
             List<SaidRow> said,
             List<Other> members,
             List<Other> doubles,
@@ -78,6 +88,7 @@ class GuestPages {
                     sums,
                     fields,
                     booked.stream().limit(most).toList(),
+                    paid,
                     said,
                     members,
                     doubles,
@@ -88,6 +99,13 @@ class GuestPages {
 
     public record Booked(
             String order, String number, String when, String what, String sign, String state, String total) {}
+
+    /**
+     * A payment that has come.
+     *
+     * @param back what went back of it; empty: nothing
+     */
+    public record Paid(String order, String number, String when, String way, String amount, String back) {}
 
     /** Another guest, or another address of the same one. */
     public record Other(String number, String name, String reach) {}
@@ -127,11 +145,26 @@ class GuestPages {
                 all.stream()
                         .flatMap(o -> o.lines().stream().map(l -> booked(o, l, f)))
                         .toList(),
+                all.stream()
+                        .flatMap(o -> payments.ofOrder(o.id()).stream()
+                                .filter(p -> p.captured().isPositive())
+                                .map(p -> paid(o, p, f)))
+                        .toList(),
                 said.subList(Math.max(0, said.size() - MOST_SAID), said.size()),
                 card.isMerged() ? members(card, all) : List.of(),
                 cards.doubles(order, card).stream().map(GuestPages::other).toList(),
                 host.may(Right.GUEST_DATA) ? goes(card, f) : List.of(),
                 guests.isOpen(card));
+    }
+
+    private static Paid paid(Order order, Payment payment, Formats f) {
+        return new Paid(
+                "/desk/orders/" + order.number(),
+                Long.toString(order.number()),
+                f.moment(payment.created()),
+                f.text("gateway." + payment.gateway()),
+                f.money(payment.captured()),
+                payment.refunded().isPositive() ? f.text("guests.wentBack", f.money(payment.refunded())) : "");
     }
 
     private static Booked booked(Order order, OrderLine line, Formats f) {

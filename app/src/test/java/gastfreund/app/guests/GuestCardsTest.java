@@ -60,6 +60,7 @@ class GuestCardsTest extends OrdersTest {
         assertThat(card.tags()).containsExactly("Left-handed", "regular");
         assertThat(card.note()).isEqualTo("likes the window");
         assertThat(cards.doubles(first, card)).isEmpty();
+        assertThat(page(first)).contains(">Paid</h2>");
         assertThat(page(caller)).contains("likes the window", "4 bookings", "varro@office.example");
         host.post("/desk/guests/" + first.number() + "/split", Map.of("other", caller.number()));
         assertThat(cards.ordersOf(cards.of(caller))).containsExactly(caller.id());
