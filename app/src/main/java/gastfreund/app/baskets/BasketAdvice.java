@@ -83,17 +83,22 @@ class BasketAdvice {
         if (kept == 0 && !"moment".equals(field(request, "why"))) {
             return Optional.empty();
         }
-        return Optional.of(door(request, 1));
+        return Optional.of(door(request, visitor, kept));
     }
 
     /** What a form carries that keeps so many more places. */
     Door door(HttpServletRequest request, int more) {
         String visitor = marks.of(Visitor.of(request));
+        return door(request, visitor, holds.countKept(visitor) + more - 1);
+    }
+
+    /** @param beside how many places the next one is kept beside */
+    private Door door(HttpServletRequest request, String visitor, int beside) {
         String sealed = field(request, "sealed");
         String seal = sealed != null && sealed.length() <= Doorkeeper.MOST_SEAL && !sealed.isBlank()
                 ? sealed
                 : doorkeeper.seal(Doorkeeper.Purpose.KEEP, visitor);
-        return new Door(seal, doorkeeper.bitsBeside(holds.countKept(visitor) + more - 1));
+        return new Door(seal, doorkeeper.bitsBeside(beside));
     }
 
     /** A field of the address; null where there is none, or the page of an error is shown because fields cannot be read. */

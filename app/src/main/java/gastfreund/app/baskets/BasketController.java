@@ -78,9 +78,29 @@ class BasketController {
             return "redirect:" + afterKeeping(new Links(held.basket()));
         }
         if (kept instanceof Kept.TooMany full) {
-            return "redirect:" + new Links(full.basket()).basketPage() + "?full";
+            return full(full);
         }
         return "redirect:" + choice.address(links.basket()) + "&gone=" + start + why(kept);
+    }
+
+    /**
+     * Where a wish to keep several places leads.
+     *
+     * @param back the page on which they were chosen, with what was chosen
+     */
+    static String after(Kept kept, String back) {
+        if (kept instanceof Kept.Held held) {
+            return "redirect:" + new Links(held.basket()).basketPage();
+        }
+        if (kept instanceof Kept.TooMany full) {
+            return full(full);
+        }
+        String why = why(kept);
+        return "redirect:" + back + (why.isEmpty() ? "&why=taken" : why);
+    }
+
+    private static String full(Kept.TooMany full) {
+        return "redirect:" + new Links(full.basket()).basketPage() + "?full";
     }
 
     /** Why a place was not kept, for the address of the page that says it. */

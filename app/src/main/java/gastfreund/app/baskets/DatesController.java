@@ -11,6 +11,7 @@ import gastfreund.app.pages.Links;
 import gastfreund.app.pages.Note;
 import gastfreund.app.strangers.Visitor;
 import gastfreund.app.strangers.VisitorMarks;
+import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Reason;
@@ -87,15 +88,15 @@ class DatesController {
      * A date.
      *
      * @param value what the form says of it; empty: nobody can come any more
-     * @param price empty where it is agreed with each guest
+     * @param price in words
      */
     public record Row(String value, String when, String with, String price, String left) {}
 
     private Choice choice(String id, Choice.Asked asked, Links links) {
         Catalogue catalogue = catalogues.catalogue();
         Offer offer = catalogue
-                .offer(id)
-                .filter(o -> catalogue.isOpen(o.id()) && o.hasTimetable())
+                .openOffer(id)
+                .filter(Offer::hasTimetable)
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         return Choice.of(catalogue.house(), offer, asked).comingFrom(links.source());
     }
@@ -119,7 +120,7 @@ class DatesController {
                 .stream()
                 .filter(e -> e.isOpen() || isFull(e))
                 .limit(MOST_SHOWN)
-                .map(e -> row(e, f))
+                .map(e -> row(e, choice.offer().id(), f))
                 .toList();
         Offer offer = choice.offer();
         model.addAttribute(
@@ -154,7 +155,7 @@ class DatesController {
                 .anyMatch(o -> !o.reasons().isEmpty() && o.reasons().stream().allMatch(Reason.Seats.class::isInstance));
     }
 
-    private Row row(Answer.Entry entry, Formats f) {
+    private Row row(Answer.Entry entry, OfferId offer, Formats f) {
         String when = f.dayAndTimes(entry.time());
         if (!entry.isOpen()) {
             return new Row("", when, "", "", f.text("dates.full"));
@@ -165,7 +166,7 @@ class DatesController {
                 entry.time().start() + "-" + slot.price().minor(),
                 when,
                 slot.staff(),
-                f.money(slot.price()),
+                catalogue.isAgreed(offer) ? f.text("price.agreed") : f.money(slot.price()),
                 f.text("offer.seatsLeft", slot.left()));
     }
 
@@ -192,13 +193,6 @@ class DatesController {
         }
         KeepRequest request = new KeepRequest(choice, 0, null, marks.of(visitor), seal, proof);
         Kept kept = holds.keepDates(links.basket(), request, wanted);
-        if (kept instanceof Kept.Held held) {
-            return "redirect:" + new Links(held.basket()).basketPage();
-        }
-        if (kept instanceof Kept.TooMany full) {
-            return "redirect:" + new Links(full.basket()).basketPage() + "?full";
-        }
-        String why = BasketController.why(kept);
-        return "redirect:" + back + (why.isEmpty() ? "&why=taken" : why);
+        return BasketController.after(kept, back);
     }
 }

@@ -2,6 +2,7 @@ package gastfreund.app.baskets;
 
 import gastfreund.app.openings.Choice;
 import gastfreund.app.typed.GivenDate;
+import gastfreund.app.typed.GivenNumber;
 import gastfreund.core.openings.Series;
 import gastfreund.core.time.HouseZone;
 import java.time.Instant;
@@ -14,7 +15,6 @@ import java.util.OptionalLong;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriComponentsBuilder;
@@ -35,7 +35,6 @@ record GuestSeries(Choice choice, long start, int times, int every, Map<LocalDat
 
     private static final int MOST_WEEKS = 4;
     private static final int USUAL = 6;
-    private static final Pattern NUMBER = Pattern.compile("\\d{1,10}+");
 
     /** What an address says, unchecked. */
     record Asked(
@@ -47,17 +46,19 @@ record GuestSeries(Choice choice, long start, int times, int every, Map<LocalDat
 
         /** What it means; empty where it says no start. */
         Optional<GuestSeries> of(Choice choice, HouseZone zone) {
-            OptionalLong first = number(start);
+            OptionalLong first = GivenNumber.of(start);
             if (first.isEmpty() || choice.offer().hasTimetable()) {
                 return Optional.empty();
             }
             Map<LocalDate, Long> picked = new TreeMap<>();
-            some(instead).stream().flatMap(i -> number(i).stream().boxed()).forEach(i -> picked.put(zone.dateOf(i), i));
+            some(instead).stream()
+                    .flatMap(i -> GivenNumber.of(i).stream().boxed())
+                    .forEach(i -> picked.put(zone.dateOf(i), i));
             return Optional.of(new GuestSeries(
                     choice,
                     first.getAsLong(),
-                    within(times, 2, MOST_TIMES, USUAL),
-                    within(every, 1, MOST_WEEKS, 1),
+                    GivenNumber.within(times, 2, MOST_TIMES, USUAL),
+                    GivenNumber.within(every, 1, MOST_WEEKS, 1),
                     picked,
                     some(out).stream()
                             .flatMap(d -> GivenDate.of(d).stream())
@@ -66,17 +67,6 @@ record GuestSeries(Choice choice, long start, int times, int every, Map<LocalDat
 
         private static Collection<String> some(@Nullable List<String> all) {
             return all == null ? List.of() : all.subList(0, Math.min(all.size(), MOST_TIMES));
-        }
-
-        private static OptionalLong number(@Nullable String text) {
-            return text != null && NUMBER.matcher(text).matches()
-                    ? OptionalLong.of(Long.parseLong(text))
-                    : OptionalLong.empty();
-        }
-
-        private static int within(@Nullable String text, int least, int most, int otherwise) {
-            OptionalLong number = number(text);
-            return number.isPresent() ? (int) Math.max(least, Math.min(most, number.getAsLong())) : otherwise;
         }
     }
 

@@ -10,7 +10,6 @@ import gastfreund.app.secrets.Tokens;
 import gastfreund.app.sources.Sightings;
 import gastfreund.app.strangers.Doorkeeper;
 import gastfreund.core.bookings.BookingId;
-import gastfreund.core.money.Money;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Query;
 import gastfreund.core.openings.Series;
@@ -121,14 +120,9 @@ class Holds {
             return new Kept.SoldOut();
         }
         int kept = store.countKept(request.visitor(), now);
-        Doorkeeper.Verdict door = doorkeeper.judge(
-                Doorkeeper.Purpose.KEEP,
-                request.visitor(),
-                request.seal(),
-                request.proof(),
-                doorkeeper.bitsBeside(kept));
+        Doorkeeper.Verdict door = judged(request, kept);
         boolean welcome = door == Doorkeeper.Verdict.WELCOME;
-        Kept.NotYet notYet = new Kept.NotYet(door == Doorkeeper.Verdict.SOON ? request.seal() : "");
+        Kept.NotYet notYet = notYet(door, request);
         if (kept > 0 && !welcome) {
             return notYet;
         }
@@ -157,10 +151,7 @@ class Holds {
         if (dates.isEmpty()) {
             return new Kept.Gone();
         }
-        Money price = Money.sum(dates.stream()
-                .map(d -> Objects.requireNonNull(d.option()).opening().price())
-                .toList());
-        if (request.price() != null && price.minor() != request.price()) {
+        if (request.price() != null && Series.priceOf(dates).minor() != request.price()) {
             // Another sum: a date has come or gone, or costs more; the page says which.
             return new Kept.Dearer();
         }
@@ -197,6 +188,20 @@ class Holds {
         return places.isEmpty() ? new Kept.Gone() : holdAll(basket, request, places, now);
     }
 
+    /** What becomes of a form that keeps a place beside so many. */
+    private Doorkeeper.Verdict judged(KeepRequest request, int beside) {
+        return doorkeeper.judge(
+                Doorkeeper.Purpose.KEEP,
+                request.visitor(),
+                request.seal(),
+                request.proof(),
+                doorkeeper.bitsBeside(beside));
+    }
+
+    private static Kept.NotYet notYet(Doorkeeper.Verdict door, KeepRequest request) {
+        return new Kept.NotYet(door == Doorkeeper.Verdict.SOON ? request.seal() : "");
+    }
+
     private record Place(Interval time, Answer.Judged option) {}
 
     /** Holds all of them, or none. */
@@ -205,15 +210,10 @@ class Holds {
             return new Kept.TooMany(basket);
         }
         int kept = store.countKept(request.visitor(), now);
-        Doorkeeper.Verdict door = doorkeeper.judge(
-                Doorkeeper.Purpose.KEEP,
-                request.visitor(),
-                request.seal(),
-                request.proof(),
-                doorkeeper.bitsBeside(kept + places.size() - 1));
+        Doorkeeper.Verdict door = judged(request, kept + places.size() - 1);
         boolean first = kept == 0 && places.size() == 1;
         if (!first && door != Doorkeeper.Verdict.WELCOME) {
-            return new Kept.NotYet(door == Doorkeeper.Verdict.SOON ? request.seal() : "");
+            return notYet(door, request);
         }
         String token = orFresh(basket, request.choice().source());
         for (Place place : places) {

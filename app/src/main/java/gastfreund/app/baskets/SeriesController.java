@@ -64,10 +64,7 @@ class SeriesController {
 
     private Choice choice(String id, Choice.Asked asked, Links links) {
         Catalogue catalogue = catalogues.catalogue();
-        Offer offer = catalogue
-                .offer(id)
-                .filter(o -> catalogue.isOpen(o.id()))
-                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        Offer offer = catalogue.openOffer(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         return Choice.of(catalogue.house(), offer, asked).comingFrom(links.source());
     }
 
@@ -96,10 +93,7 @@ class SeriesController {
         Choice choice = series.choice();
         Series.Found found = openings.series(series.wish(f.zone(), clock.instant()));
         List<Series.Date> taken = series.taken(found);
-        Money price = Money.sum(taken.stream()
-                .flatMap(d -> Optional.ofNullable(d.option()).stream())
-                .map(o -> o.opening().price())
-                .toList());
+        Money price = Series.priceOf(taken);
         String basket = links.basket();
         return new SeriesPage(
                 notes,
@@ -121,12 +115,18 @@ class SeriesController {
                                 n == series.every()))
                         .toList(),
                 found.dates().stream().map(d -> row(series, d, basket, f)).toList(),
-                f.text("series.sum", taken.size(), f.money(price)),
+                isAgreed(series)
+                        ? f.text("series.sumAgreed", taken.size())
+                        : f.text("series.sum", taken.size(), f.money(price)),
                 taken.isEmpty() ? "" : f.text("series.go", taken.size()),
                 series.address("/keep", basket),
                 price.minor(),
                 advice.door(request, taken.size()),
                 choice.withDay(f.zone().dateOf(series.start())).address(basket));
+    }
+
+    private boolean isAgreed(GuestSeries series) {
+        return catalogues.catalogue().isAgreed(series.choice().offer().id());
     }
 
     private SeriesPage.Row row(GuestSeries series, Series.Date date, @Nullable String basket, Formats f) {
@@ -144,7 +144,9 @@ class SeriesController {
         }
         String with =
                 new ReasonWords(catalogues.catalogue(), f).names(date.option().staff());
-        String price = f.money(date.option().opening().price());
+        String price = isAgreed(series)
+                ? f.text("price.agreed")
+                : f.money(date.option().opening().price());
         Long picked = series.instead().get(date.date());
         boolean other = picked != null && picked == date.time().start();
         return new SeriesPage.Row(
@@ -176,13 +178,6 @@ class SeriesController {
         long start = wanted.get().start();
         KeepRequest request = new KeepRequest(choice, start, price, marks.of(visitor), seal, proof);
         Kept kept = holds.keepAll(links.basket(), request, wanted.get());
-        if (kept instanceof Kept.Held held) {
-            return "redirect:" + new Links(held.basket()).basketPage();
-        }
-        if (kept instanceof Kept.TooMany full) {
-            return "redirect:" + new Links(full.basket()).basketPage() + "?full";
-        }
-        String why = BasketController.why(kept);
-        return "redirect:" + wanted.get().address("", links.basket()) + (why.isEmpty() ? "&why=taken" : why);
+        return BasketController.after(kept, wanted.get().address("", links.basket()));
     }
 }

@@ -56,10 +56,7 @@ class ByHandFields {
 
     /** What stands against a time, in words. */
     String said(ByHandPages.State state, Answer.Judged option, Interval time, Formats f) {
-        StringBuilder all = new StringBuilder();
-        option.reasons().forEach(r -> all.append(all.isEmpty() ? "" : " ")
-                .append(words(f).of(r, state.choice().offer(), time).whole()));
-        return all.toString();
+        return words(f).all(option.reasons(), state.choice().offer(), time);
     }
 
     static List<Field> who(ByHandPages.State state, Formats f) {

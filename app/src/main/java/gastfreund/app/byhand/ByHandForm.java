@@ -3,13 +3,13 @@ package gastfreund.app.byhand;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.orders.Contact;
 import gastfreund.app.typed.GivenDate;
+import gastfreund.app.typed.GivenNumber;
 import gastfreund.app.typed.Written;
 import gastfreund.core.openings.Series;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -49,8 +49,6 @@ public record ByHandForm(
         @Nullable Boolean tell,
         @Nullable String held) {
 
-    private static final Pattern MINUTE = Pattern.compile("\\d{1,10}+");
-
     boolean inSpite() {
         return spite != null && spite;
     }
@@ -61,18 +59,12 @@ public record ByHandForm(
 
     /** How often the same time is booked. */
     int dates() {
-        return within(times, Series.MOST_TIMES);
+        return GivenNumber.within(times, 1, Series.MOST_TIMES, 1);
     }
 
     /** How many weeks lie between two dates. */
     int weeks() {
-        return within(every, Series.MOST_WEEKS);
-    }
-
-    /** A number from one to a most; one where none is said. */
-    private static int within(@Nullable String text, int most) {
-        OptionalLong number = minute(text);
-        return number.isPresent() ? (int) Math.max(1, Math.min(most, number.getAsLong())) : 1;
+        return GivenNumber.within(every, 1, Series.MOST_WEEKS, 1);
     }
 
     /** Other starts that were picked. */
@@ -80,7 +72,7 @@ public record ByHandForm(
         return instead == null
                 ? List.of()
                 : instead.stream()
-                        .map(ByHandForm::minute)
+                        .map(GivenNumber::of)
                         .flatMap(m -> m.stream().boxed())
                         .toList();
     }
@@ -93,18 +85,12 @@ public record ByHandForm(
         return GivenDate.of(day);
     }
 
-    private static OptionalLong minute(@Nullable String text) {
-        return text != null && MINUTE.matcher(text).matches()
-                ? OptionalLong.of(Long.parseLong(text))
-                : OptionalLong.empty();
-    }
-
     OptionalLong chosenStart() {
-        return minute(start);
+        return GivenNumber.of(start);
     }
 
     OptionalLong near() {
-        return minute(at);
+        return GivenNumber.of(at);
     }
 
     Contact contact() {

@@ -152,7 +152,8 @@ class ByHandPages {
                 contact,
                 SOURCES.contains(ByHandForm.said(form.source())) ? ByHandForm.said(form.source()) : SOURCES.get(0),
                 repeat(state),
-                own.filter(p -> computed(state).anyMatch(c -> !c.equals(p))).orElse(null),
+                own.filter(p -> computed(state).stream().anyMatch(c -> !c.equals(p)))
+                        .orElse(null),
                 form.reason(),
                 ByHand.Way.of(form.way()),
                 form.tells() && !contact.email().isBlank(),
@@ -181,10 +182,11 @@ class ByHandPages {
         String typed = ByHandForm.said(form.price()).strip();
         if (!typed.isEmpty()) {
             Optional<Money> price = f.amount(typed);
+            List<Money> computed = computed(state);
             if (price.isEmpty()) {
                 wrong.put("price", f.text("byhand.noAmount"));
-            } else if (state.chosen() != null && computed(state).anyMatch(p -> !p.equals(price.get()))) {
-                boolean lower = computed(state).anyMatch(p -> price.get().compareTo(p) < 0);
+            } else if (computed.stream().anyMatch(p -> !p.equals(price.get()))) {
+                boolean lower = computed.stream().anyMatch(p -> price.get().compareTo(p) < 0);
                 if (lower && !host.may(Right.GIVE_MONEY)) {
                     wrong.put("price", f.text("byhand.mayNotLower"));
                 } else if (form.reason().isBlank()) {
@@ -195,17 +197,18 @@ class ByHandPages {
         return wrong;
     }
 
-    /** What each of its dates costs as it is computed. */
-    private Stream<Money> computed(State state) {
+    /** What each of its dates costs as it is computed; nothing where nothing is chosen. */
+    private List<Money> computed(State state) {
+        if (state.chosen() == null) {
+            return List.of();
+        }
         ByHand.Repeat repeat = repeat(state);
-        Stream<Money> first = Optional.ofNullable(state.chosen()).map(ByHand.Chosen::price).stream();
-        return repeat == null
-                ? first
-                : Stream.concat(
-                        first,
-                        byHand.series(repeat, state.basket()).dates().stream()
-                                .flatMap(d -> Optional.ofNullable(d.option()).stream())
-                                .map(o -> o.opening().price()));
+        Stream<Money> dates = repeat == null
+                ? Stream.of()
+                : byHand.series(repeat, state.basket()).dates().stream()
+                        .flatMap(d -> Optional.ofNullable(d.option()).stream())
+                        .map(o -> o.opening().price());
+        return Stream.concat(Stream.of(state.chosen().price()), dates).toList();
     }
 
     ByHandPage page(State state, Host host, Formats f) {

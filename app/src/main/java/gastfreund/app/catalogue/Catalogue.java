@@ -139,6 +139,11 @@ public record Catalogue(House house, Extras extras, Map<String, PromoCode> promo
         return !house.retired().offers().contains(offer) && shelfOf(offer).listing() != Shelf.Listing.OFF;
     }
 
+    /** An offer that guests can book; empty where there is none of that id. */
+    public Optional<Offer> openOffer(String id) {
+        return offer(id).filter(o -> isOpen(o.id()));
+    }
+
     /** The offers that everybody sees, in the house's order. */
     public List<Offer> listed() {
         return house.onSale().stream()

@@ -36,10 +36,7 @@ class SharedPictureController {
     @GetMapping("/offers/{id}/shared.png")
     ResponseEntity<byte[]> offer(@PathVariable String id, Model model) {
         Catalogue catalogue = catalogues.catalogue();
-        Offer offer = catalogue
-                .offer(id)
-                .filter(o -> catalogue.isOpen(o.id()))
-                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        Offer offer = catalogue.openOffer(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         return answer(pictures.offer(catalogue, offer, Formats.of(model)));
     }
 

@@ -77,6 +77,17 @@ class GuestListController {
             return Written.line(tag == null ? "" : tag, MOST_TYPED);
         }
 
+        /** The same with a tag that there is, as it is written there; without one where there is none such. */
+        Asked among(List<String> tags) {
+            return new Asked(
+                    q,
+                    tags.stream()
+                            .filter(t -> t.equalsIgnoreCase(tag))
+                            .findFirst()
+                            .orElse(""),
+                    cols);
+        }
+
         List<String> shown() {
             return COLUMNS.known(cols);
         }
@@ -118,20 +129,22 @@ class GuestListController {
     @Partial("list")
     @GetMapping
     String list(
-            Asked asked,
+            Asked said,
             @RequestParam(defaultValue = "0") long before,
             @RequestParam(defaultValue = "0") long guest,
-            @RequestParam(required = false) @Nullable String said,
+            @RequestParam(name = "said", required = false) @Nullable String done,
             Host host,
             Model model) {
         Formats f = Formats.of(model);
+        List<String> tags = cards.tags();
+        Asked asked = said.among(tags);
         GuestCards.Page page = cards.list(asked.typed(), asked.tagged(), before > 0 ? before : Long.MAX_VALUE);
         String here = asked.address(OWN);
         model.addAttribute(
                 "page",
                 new ListPage(
-                        Note.said(said, f.words()).stream().toList(),
-                        filters(asked, f),
+                        Note.said(done, f.words()).stream().toList(),
+                        filters(asked, tags, f),
                         COLUMNS.choice(asked.shown(), f),
                         f.text(
                                 page.before() == 0 ? "guests.shown" : "guests.shownSome",
@@ -159,7 +172,7 @@ class GuestListController {
         return "guests/list";
     }
 
-    private List<Field> filters(Asked asked, Formats f) {
+    private static List<Field> filters(Asked asked, List<String> tags, Formats f) {
         return List.of(
                 Field.line("q", f.text("guests.q"), MOST_TYPED)
                         .value(asked.typed())
@@ -169,7 +182,7 @@ class GuestListController {
                                 f.text("guests.tag"),
                                 Stream.concat(
                                                 Stream.of(Field.Option.of("", f.text("guests.anyTag"))),
-                                                cards.tags().stream().map(t -> Field.Option.of(t, t)))
+                                                tags.stream().map(t -> Field.Option.of(t, t)))
                                         .toList())
                         .value(asked.tagged()));
     }

@@ -6,7 +6,6 @@ import gastfreund.app.openings.ReasonWords;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.money.Money;
-import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Reason;
@@ -16,7 +15,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Says where else a booking could be, and in words why not there. */
@@ -42,8 +40,7 @@ class MovePlaces {
 
     /** What stands against a time, in words. */
     String against(OfferId offer, List<Reason> reasons, Interval time, Formats f) {
-        Offer of = catalogues.catalogue().offer(offer);
-        return reasons.stream().map(r -> words(f).of(r, of, time).whole()).collect(Collectors.joining(" "));
+        return words(f).all(reasons, catalogues.catalogue().offer(offer), time);
     }
 
     /**

@@ -124,10 +124,7 @@ class FrontController {
             HttpServletRequest request,
             Model model) {
         Catalogue catalogue = catalogues.catalogue();
-        Offer offer = catalogue.offer(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-        if (!catalogue.isOpen(offer.id())) {
-            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
-        }
+        Offer offer = catalogue.openOffer(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
         sightings.looked(links.source(), marks.of(visitor));
         Choice choice = Choice.of(catalogue.house(), offer, asked).comingFrom(links.source());
         Embed.cannotHave(request, choice.otherThan(asked));

@@ -118,6 +118,11 @@ public final class ReasonWords {
         };
     }
 
+    /** All that stands against a time, one sentence after the other. */
+    public String all(List<Reason> reasons, Offer offer, Interval time) {
+        return reasons.stream().map(r -> of(r, offer, time).whole()).collect(Collectors.joining(" "));
+    }
+
     /** The names of those who serve together; empty where nobody does. */
     public String names(List<StaffId> staff) {
         return staff.stream().map(this::name).collect(Collectors.joining(", "));

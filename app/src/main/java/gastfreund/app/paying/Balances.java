@@ -102,9 +102,10 @@ public class Balances {
         OrderLine line = order.line(booking).orElseThrow();
         boolean beforeTheDay = line.sold().payment().balanceDaysBefore().isPresent();
         if (line.open().isPositive() && isAhead(line)) {
+            boolean asked = owed.wasAsked(booking);
             List<OrderLine> alike = order.lines().stream()
                     .filter(l -> l.open().isPositive() && isAhead(l))
-                    .filter(l -> owed.wasAsked(l.booking()) == owed.wasAsked(booking))
+                    .filter(l -> owed.wasAsked(l.booking()) == asked)
                     .toList();
             letters.balance(order, alike, asked("unpaid", alike));
         } else if (beforeTheDay && canBePaid(line)) {

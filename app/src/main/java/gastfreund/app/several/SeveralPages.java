@@ -18,7 +18,6 @@ import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Staff;
 import gastfreund.core.offers.StaffId;
-import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -301,14 +300,10 @@ class SeveralPages {
 
     /** What stands against it, in words. */
     private String against(Several.One one, Several.Hindered hindered, Formats f) {
-        ReasonWords words = new ReasonWords(catalogues.catalogue(), f);
         Offer offer = catalogues.catalogue().offer(one.line().offer());
-        Interval time = hindered.time();
         return hindered.reasons().isEmpty()
                 ? f.text("several.noSuchTime")
-                : hindered.reasons().stream()
-                        .map(r -> words.of(r, offer, time).whole())
-                        .collect(Collectors.joining(" "));
+                : new ReasonWords(catalogues.catalogue(), f).all(hindered.reasons(), offer, hindered.time());
     }
 
     private static List<Field> hidden(Meant meant, List<Several.One> all) {

@@ -3,6 +3,7 @@ package gastfreund.app.baskets;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import gastfreund.app.catalogue.CatalogueEdits;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrdersTest;
@@ -17,9 +18,13 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 
 /** A guest books the same time again: date by date as it is free, kept together, and one order. */
 class SeriesTest extends OrdersTest {
+
+    @Autowired
+    private CatalogueEdits edits;
 
     private static final ZoneId BERLIN = ZoneId.of("Europe/Berlin");
 
@@ -136,6 +141,19 @@ class SeriesTest extends OrdersTest {
         assertThat(path(post(form.attr("action"), Map.of("price", Long.toString(price(page))))))
                 .as("without the moment that so many places cost")
                 .contains("why=moment");
+    }
+
+    @Test
+    void whereThePriceIsAgreedWithEachGuestNoneIsNamed() {
+        Answer.Entry entry = opening("glaze-call", "25", 1, 6);
+        edits.change("offers", "glaze-call", offer -> offer.withObject("/extra").put("agreement", true));
+        String page = page("/offers/glaze-call/series?times=2&start="
+                        + entry.time().start())
+                .text();
+        edits.change("offers", "glaze-call", offer -> offer.withObject("/extra").remove("agreement"));
+        assertThat(page)
+                .contains("by agreement", "at a price that we agree with you")
+                .doesNotContain("€");
     }
 
     @Test

@@ -78,6 +78,12 @@ class GuestCardsTest extends OrdersTest {
         assertThat(host.get("/desk/guests?tag=kiln+club").body())
                 .contains("Quirin Zabel")
                 .doesNotContain("Wenke Farrow");
+        assertThat(host.get("/desk/guests?tag=KILN+CLUB").body())
+                .contains("Quirin Zabel", "<option value=\"kiln club\" selected")
+                .doesNotContain("Wenke Farrow");
+        assertThat(host.get("/desk/guests?q=quir+zab&tag=none+such").body())
+                .as("a tag that there is not does not matter")
+                .contains("Quirin Zabel");
         assertThat(host.get("/desk/guests?q=nobody+of+that+name").body()).contains("Nobody is found");
     }
 

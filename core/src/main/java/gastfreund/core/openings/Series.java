@@ -103,11 +103,16 @@ public final class Series {
 
         /** What the free dates cost together. */
         public Money price() {
-            return Money.sum(dates.stream()
-                    .flatMap(d -> Optional.ofNullable(d.option()).stream())
-                    .map(o -> o.opening().price())
-                    .toList());
+            return priceOf(dates);
         }
+    }
+
+    /** What some dates cost together; those that are not free cost nothing. */
+    public static Money priceOf(List<Date> dates) {
+        return Money.sum(dates.stream()
+                .flatMap(d -> Optional.ofNullable(d.option()).stream())
+                .map(o -> o.opening().price())
+                .toList());
     }
 
     /**
