@@ -67,13 +67,15 @@ export const explainer = () => ({
       if (!answer.ok) throw new Error(answer.statusText);
       const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
       if (mine !== this.asked) return;
+      // What has the focus is replaced: it gets it back, whoever asked.
+      const held = this.$root.contains(document.activeElement?.closest?.('[data-at]') ?? null);
       for (const fresh of html.querySelectorAll('[data-part]')) {
         const old = this.$root.querySelector(`#${CSS.escape(fresh.id)}`);
         if (old) old.replaceWith(document.importNode(fresh, true));
       }
       history.replaceState(null, '', address);
       const again = this.$root.querySelector('[data-at][aria-current]');
-      if (focus && again) again.focus({ preventScroll: true });
+      if ((focus || held) && again) again.focus({ preventScroll: true });
     } catch {
       if (!isLeaving()) window.location.assign(address);
     }
