@@ -1,5 +1,6 @@
 // What scripts add to pages that work without them: one file for each component. They are registered by name, since the
 // policy allows no expressions to be evaluated.
+import { agenda } from './components/agenda.js';
 import { board } from './components/board.js';
 import { calendarFile } from './components/calendar-file.js';
 import { checkout, once } from './components/forms.js';
@@ -21,7 +22,7 @@ document.addEventListener('alpine:init', () => {
 
   // Its attributes are data of our own, so that a page is plain HTML.
   Alpine.prefix('data-x-');
-  for (const [name, component] of Object.entries({ board, calendarFile, checkout, copies, countdown, desk, draft, explainer, finder, here, hours, once, ordered, panel, picks, waits })) {
+  for (const [name, component] of Object.entries({ agenda, board, calendarFile, checkout, copies, countdown, desk, draft, explainer, finder, here, hours, once, ordered, panel, picks, waits })) {
     Alpine.data(name, component);
   }
 });

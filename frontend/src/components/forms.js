@@ -1,7 +1,7 @@
 import { proofOf } from '../proof.js';
 
 // Sends a form once its proof is there.
-async function sendWith(proof, form) {
+export async function sendWith(proof, form) {
   form.elements.namedItem('proof').value = await proof;
   form.submit();
 }

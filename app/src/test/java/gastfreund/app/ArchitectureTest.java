@@ -56,6 +56,7 @@ class ArchitectureTest {
             "vouchers",
             "visits",
             "baskets",
+            "agenda",
             "hosts",
             "editing",
             "till",

@@ -61,6 +61,8 @@ class BundlesTest {
         ENDINGS.put("letters.sentence.", Set.of("before", "after"));
         ENDINGS.put("letters.tag.", Set.copyOf(Tags.ALL));
         ENDINGS.put("letters.said.", Set.of("kept", "reset", "removed", "added"));
+        ENDINGS.put("agenda.view.", Set.of("day", "week", "month"));
+        ENDINGS.put("agenda.why.", Set.of("taken", "price", "moment", "share", "stock"));
         ENDINGS.put("sharing.as.", Set.of("inline", "button", "link"));
         ENDINGS.put("sharing.asHelp.", Set.of("inline", "button", "link"));
         ENDINGS.put("sharing.view.", Set.of("agenda", "mine", "wide", "narrow", "dark", "plain"));

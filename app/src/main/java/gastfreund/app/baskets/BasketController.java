@@ -75,50 +75,12 @@ class BasketController {
             if (replaces != null && links.basket() != null) {
                 baskets.release(links.basket(), replaces);
             }
-            return "redirect:" + afterKeeping(new Links(held.basket()));
+            return "redirect:" + baskets.pageAfterKeeping(held.basket());
         }
         if (kept instanceof Kept.TooMany full) {
-            return full(full);
+            return full.redirect();
         }
-        return "redirect:" + choice.address(links.basket()) + "&gone=" + start + why(kept);
-    }
-
-    /**
-     * Where a wish to keep several places leads.
-     *
-     * @param back the page on which they were chosen, with what was chosen
-     */
-    static String after(Kept kept, String back) {
-        if (kept instanceof Kept.Held held) {
-            return "redirect:" + new Links(held.basket()).basketPage();
-        }
-        if (kept instanceof Kept.TooMany full) {
-            return full(full);
-        }
-        String why = why(kept);
-        return "redirect:" + back + (why.isEmpty() ? "&why=taken" : why);
-    }
-
-    private static String full(Kept.TooMany full) {
-        return "redirect:" + new Links(full.basket()).basketPage() + "?full";
-    }
-
-    /** Why a place was not kept, for the address of the page that says it. */
-    static String why(Kept kept) {
-        if (kept instanceof Kept.NotYet notYet) {
-            return "&why=moment" + (notYet.seal().isEmpty() ? "" : "&sealed=" + notYet.seal());
-        }
-        if (kept instanceof Kept.SoldOut) {
-            return "&why=stock";
-        }
-        return kept instanceof Kept.Dearer ? "&why=price" : kept instanceof Kept.TooMuch ? "&why=share" : "";
-    }
-
-    /** A single booking goes straight to checkout where the house wants it so. */
-    private String afterKeeping(Links links) {
-        boolean straight = catalogues.catalogue().checkout().straight()
-                && baskets.lines(links.basketAsked()).size() == 1;
-        return links.basketPage() + (straight ? "/checkout" : "");
+        return "redirect:" + choice.address(links.basket()) + "&gone=" + start + kept.why();
     }
 
     @GetMapping("/basket/{basket}")

@@ -111,7 +111,7 @@ class BasketLineController {
             return "redirect:" + links.basketPage() + "?changed=" + line + "#line-" + line;
         }
         Choice there = choice.withDay(catalogues.catalogue().zone().dateOf(start));
-        return "redirect:" + there.address(links.basket()) + "&gone=" + start + BasketController.why(kept);
+        return "redirect:" + there.address(links.basket()) + "&gone=" + start + kept.why();
     }
 
     private Choice choice(Links links, BasketLine line, Choice.Asked asked) {

@@ -81,6 +81,13 @@ public class BasketService {
                 .toList();
     }
 
+    /** Where a guest is led who has kept a place: a single booking goes straight to checkout where the house wants it so. */
+    public String pageAfterKeeping(String token) {
+        boolean straight =
+                catalogues.catalogue().checkout().straight() && lines(token).size() == 1;
+        return new Links(token).basketPage() + (straight ? "/checkout" : "");
+    }
+
     private static boolean isSold(BasketLine line, Catalogue catalogue) {
         Offer offer = catalogue.offer(line.offer());
         return offer.length(line.length()).filter(l -> l.sells(line.units())).isPresent()

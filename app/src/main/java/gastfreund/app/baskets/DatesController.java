@@ -193,6 +193,6 @@ class DatesController {
         }
         KeepRequest request = new KeepRequest(choice, 0, null, marks.of(visitor), seal, proof);
         Kept kept = holds.keepDates(links.basket(), request, wanted);
-        return BasketController.after(kept, back);
+        return kept.after(back);
     }
 }

@@ -31,7 +31,7 @@ import org.springframework.transaction.interceptor.TransactionAspectSupport;
 
 /** Holds places for guests, and no more of them than is fair to others. */
 @Service
-class Holds {
+public class Holds {
 
     /** How often a hold gets new time because the booking's time changed. */
     private static final int MOST_RENEWALS = 2;

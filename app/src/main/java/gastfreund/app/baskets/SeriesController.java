@@ -178,6 +178,6 @@ class SeriesController {
         long start = wanted.get().start();
         KeepRequest request = new KeepRequest(choice, start, price, marks.of(visitor), seal, proof);
         Kept kept = holds.keepAll(links.basket(), request, wanted.get());
-        return BasketController.after(kept, wanted.get().address("", links.basket()));
+        return kept.after(wanted.get().address("", links.basket()));
     }
 }

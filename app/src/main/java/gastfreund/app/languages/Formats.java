@@ -209,6 +209,11 @@ public final class Formats {
         return date.format(pattern(text("format.dayAndMonth")));
     }
 
+    /** {@code January 2027}. */
+    public String month(LocalDate date) {
+        return date.format(pattern(text("format.month")));
+    }
+
     /** {@code Thu 21 Jan 16:30}. */
     public String moment(Instant instant) {
         return shortDay(local(instant).toLocalDate()) + " " + time(instant);

@@ -15,8 +15,11 @@ import gastfreund.core.time.HouseZone;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.IntFunction;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -29,8 +32,6 @@ public class PanelService {
     private static final int DAY_WIDTH = 18;
 
     private static final int WEEK_GAP = 4;
-    private static final int NOON = 12;
-    private static final int EVENING = 17;
 
     private final CatalogueService catalogues;
     private final OpeningsService openings;
@@ -255,19 +256,13 @@ public class PanelService {
     }
 
     private static List<Panel.Part> parts(Ribbon.Day day, HouseZone zone) {
-        List<Slot> morning = new ArrayList<>();
-        List<Slot> afternoon = new ArrayList<>();
-        List<Slot> evening = new ArrayList<>();
+        Map<PartOfDay, List<Slot>> parts = new EnumMap<>(PartOfDay.class);
         for (Slot slot : day.slots()) {
-            int hour = zone.localOf(slot.time().start()).getHour();
-            (hour < NOON ? morning : hour < EVENING ? afternoon : evening).add(slot);
+            LocalTime time = zone.localOf(slot.time().start()).toLocalTime();
+            parts.computeIfAbsent(PartOfDay.of(time), p -> new ArrayList<>()).add(slot);
         }
-        return List.of(
-                        new Panel.Part("morning", morning),
-                        new Panel.Part("afternoon", afternoon),
-                        new Panel.Part("evening", evening))
-                .stream()
-                .filter(p -> !p.slots().isEmpty())
+        return parts.entrySet().stream()
+                .map(e -> new Panel.Part(e.getKey().word(), e.getValue()))
                 .toList();
     }
 

@@ -11,7 +11,7 @@ import java.time.LocalDate;
 import java.util.List;
 
 /** Questions about several offers at once, for which what takes time is read once. */
-final class Reaches {
+public final class Reaches {
 
     private Reaches() {}
 
@@ -23,14 +23,14 @@ final class Reaches {
     }
 
     /** The same for one of its lengths. */
-    static Query query(Offer offer, Length length, int party, LocalDate first, LocalDate last, Instant now) {
+    public static Query query(Offer offer, Length length, int party, LocalDate first, LocalDate last, Instant now) {
         return Query.of(offer.id(), first, last, now)
                 .withLength(length.id(), length.minUnits())
                 .withParty(party);
     }
 
     /** One stretch of time in which all that matters to these questions lies; of no length where nothing does. */
-    static Interval together(House house, List<Query> queries) {
+    public static Interval together(House house, List<Query> queries) {
         long start = Long.MAX_VALUE;
         long end = Long.MIN_VALUE;
         for (Query query : queries) {

@@ -55,6 +55,8 @@ abstract class Accessibility extends DemoHouseTest {
                     "/texts/rules",
                     "/embed/offers/firing?accent=2d6a4f",
                     "/agenda",
+                    "/agenda?view=week&party=2",
+                    "/agenda?view=month",
                     "/offers/wheel-evenings/dates",
                     "/offers/private-lesson/series?times=12&start="
                             + opening("private-lesson", "60", 1, 35).time().start(),

@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -49,6 +50,13 @@ public final class PagesRun {
             pages.put("sign-in", () -> got(application, "/desk/sign-in"));
             pages.put("house", () -> got(application, "/"));
             pages.put("offer", () -> got(application, "/offers/" + offer + "?party=1"));
+            int[] turn = {0};
+            String day = LocalDate.ofInstant(Instant.now().plus(MovableClock.AHEAD), ZoneOffset.UTC)
+                    .plusDays(9)
+                    .toString();
+            pages.put("agenda", () -> got(application, "/agenda?day=" + day));
+            // A day that nobody has asked for so: how much is open in the weeks around it is counted each time.
+            pages.put("counted", () -> got(application, "/agenda?most=" + (100 + turn[0]++) + "&day=" + day));
             HostBrowser browser = new HostBrowser(application.address(""), "10.1.2.3");
             browser.signIn("okka@quillmere.example", "clay and water");
             pages.put("board", () -> browser.get("/desk").body());
@@ -56,7 +64,6 @@ public final class PagesRun {
             String hours = "/desk/hours/staff/" + person;
             browser.get(hours);
             pages.put("hours", () -> browser.get(hours).body());
-            int[] turn = {0};
             // What a change does, as it is asked while somebody types: another change each time.
             pages.put("change", () -> {
                 browser.post(hours, Map.of("tue", 10 + turn[0]++ % 3 + "-17"));

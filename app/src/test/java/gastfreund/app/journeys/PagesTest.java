@@ -73,6 +73,8 @@ class PagesTest extends DemoHouseTest {
         paths.put("ware", "/goods/clay-bag");
         paths.put("text", "/texts/rules");
         paths.put("agenda", "/agenda");
+        paths.put("agenda-week", "/agenda?view=week&party=2");
+        paths.put("agenda-month", "/agenda?view=month");
         paths.put("mine", "/mine");
         paths.put("neighbour", "/embed/neighbour?offer=clay-table&words=Book");
         paths.put("embedded", "/embed/offers/firing?accent=2d6a4f&without=text&scheme=dark");

@@ -1,0 +1,354 @@
+package gastfreund.app.agenda;
+
+import gastfreund.app.agenda.Sought.View;
+import gastfreund.app.catalogue.Catalogue;
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.extras.Manners;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.openings.PartOfDay;
+import gastfreund.app.pages.Field;
+import gastfreund.app.pages.Links;
+import gastfreund.app.pages.Note;
+import gastfreund.core.money.Money;
+import gastfreund.core.offers.House;
+import gastfreund.core.offers.Offer;
+import gastfreund.core.openings.Query;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.time.format.TextStyle;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Makes the agenda's page. */
+@Component
+class AgendaPages {
+
+    /** How many dates have a bar. */
+    static final int BARS = 70;
+
+    private static final int DAY_WIDTH = 18;
+    private static final int WEEK_GAP = 4;
+    private static final int TALLEST = 66;
+    private static final int LOWEST = 10;
+    private static final int WEEK = 7;
+
+    /** In how many steps a guest can say what it may cost. */
+    private static final List<Integer> STEPS = List.of(1, 2, 3, 4, 6, 8);
+
+    private static final int MOST_PRICES = 8;
+
+    private final CatalogueService catalogues;
+    private final Agenda agenda;
+
+    AgendaPages(CatalogueService catalogues, Agenda agenda) {
+        this.catalogues = catalogues;
+        this.agenda = agenda;
+    }
+
+    /** @param wanted the date that is looked at; null: the first that has something */
+    AgendaPage page(
+            Sought sought,
+            View view,
+            @Nullable LocalDate wanted,
+            List<Note> notes,
+            Instant now,
+            Links links,
+            Formats f) {
+        Catalogue catalogue = catalogues.catalogue();
+        Manners manners = catalogue.extras().manners();
+        LocalDate today = catalogue.zone().dateOf(now);
+        LocalDate thisWeek = manners.weekOf(today);
+        long block = wanted == null ? 0 : Math.max(0, ChronoUnit.DAYS.between(thisWeek, wanted) / BARS);
+        LocalDate firstBar = thisWeek.plusDays(block * BARS);
+        List<Integer> counts = agenda.counts(sought, firstBar, BARS, now);
+        LocalDate day = wanted == null ? firstOpen(counts, firstBar, today) : wanted;
+        LocalDate last = today.plusDays(Query.MOST_DAYS);
+
+        LocalDate from =
+                switch (view) {
+                    case DAY -> day;
+                    case WEEK -> manners.weekOf(day);
+                    case MONTH -> day.withDayOfMonth(1);
+                };
+        LocalDate to =
+                switch (view) {
+                    case DAY -> day;
+                    case WEEK -> from.plusDays(WEEK - 1L);
+                    case MONTH -> YearMonth.from(day).atEndOfMonth();
+                };
+        LocalDate earlier =
+                view == View.MONTH ? from.minusMonths(1) : from.minusDays(ChronoUnit.DAYS.between(from, to) + 1);
+        LocalDate later = to.plusDays(1);
+        AgendaLanes drawn = new AgendaLanes(catalogue, links, f);
+        AgendaPage.Lanes lanes = null;
+        List<List<AgendaPage.Day>> weeks = null;
+        boolean some;
+        if (view == View.MONTH) {
+            weeks = weeks(sought, from, to, now, drawn, links, f);
+            some = weeks.stream().flatMap(List::stream).anyMatch(d -> !d.sessions()
+                    .isEmpty());
+        } else {
+            List<List<Agenda.Lane>> days = agenda.days(sought, from, to, now);
+            lanes = view == View.DAY
+                    ? drawn.day(days.get(0), day)
+                    : drawn.week(days, from, date -> sought.address(View.DAY, date, links));
+            some = !lanes.heads().isEmpty();
+        }
+        return new AgendaPage(
+                notes,
+                filters(catalogue, sought, day, f),
+                hidden(view, links),
+                Arrays.stream(View.values())
+                        .filter(v -> v != View.MONTH || hasTimetables(catalogue) || view == View.MONTH)
+                        .map(v -> new AgendaPage.Tab(
+                                v.word(), f.text("agenda.view." + v.word()), sought.address(v, day, links), v == view))
+                        .toList(),
+                bars(counts, firstBar, from, to, sought, view, today, links, f),
+                f.text(
+                        "agenda.total",
+                        counts.stream().mapToInt(Integer::intValue).sum(),
+                        BARS / WEEK),
+                block == 0 ? null : sought.address(view, later(firstBar.minusDays(BARS), today), links),
+                sought.address(view, firstBar.plusDays(BARS), links),
+                title(view, from, to, f),
+                to.isAfter(today) && !from.isBefore(today) && !from.equals(today)
+                        ? sought.address(view, later(earlier, today), links)
+                        : null,
+                later.isAfter(last) ? null : sought.address(view, later, links),
+                sought.keepAddress(view, day, links),
+                f.text("agenda.people", sought.party()),
+                lanes,
+                weeks,
+                some ? "" : f.text(view == View.MONTH ? "agenda.noSessions" : "agenda.none"),
+                hasTimetables(catalogue),
+                sought.address(View.WEEK, day, links) + "&print");
+    }
+
+    private static boolean hasTimetables(Catalogue catalogue) {
+        return catalogue.listed().stream().anyMatch(Offer::hasTimetable);
+    }
+
+    private static LocalDate later(LocalDate one, LocalDate other) {
+        return one.isBefore(other) ? other : one;
+    }
+
+    private static LocalDate firstOpen(List<Integer> counts, LocalDate first, LocalDate today) {
+        return IntStream.range(0, counts.size())
+                .filter(i -> counts.get(i) > 0 && !first.plusDays(i).isBefore(today))
+                .mapToObj(first::plusDays)
+                .findFirst()
+                .orElse(today);
+    }
+
+    private static String title(View view, LocalDate from, LocalDate to, Formats f) {
+        return switch (view) {
+            case DAY -> f.day(from);
+            case WEEK -> f.text("agenda.fromTo", f.shortDay(from), f.shortDay(to));
+            case MONTH -> f.month(from);
+        };
+    }
+
+    private static List<Field> hidden(View view, Links links) {
+        List<Field> hidden = new ArrayList<>();
+        if (links.basket() != null) {
+            hidden.add(Field.hidden("basket", links.basket()));
+        } else if (!links.source().isEmpty()) {
+            hidden.add(Field.hidden("from", links.source()));
+        }
+        if (view != View.DAY) {
+            hidden.add(Field.hidden("view", view.word()));
+        }
+        return hidden;
+    }
+
+    private static List<Field> filters(Catalogue catalogue, Sought sought, LocalDate day, Formats f) {
+        House house = catalogue.house();
+        List<Field> filters = new ArrayList<>();
+        filters.add(Field.select(
+                        "party",
+                        f.text("offer.who"),
+                        IntStream.rangeClosed(1, Sought.MOST_PARTY)
+                                .mapToObj(p -> Field.Option.of(Integer.toString(p), f.text("agenda.people", p)))
+                                .toList())
+                .value(Integer.toString(sought.party())));
+        addTo(
+                filters,
+                "category",
+                f.text("agenda.what"),
+                f.text("agenda.everything"),
+                Sought.categories(catalogue).stream()
+                        .map(c -> Field.Option.of(c, c))
+                        .toList(),
+                sought.category());
+        addTo(
+                filters,
+                "staff",
+                f.text("agenda.withWhom"),
+                f.text("agenda.anyone"),
+                Sought.people(catalogue).stream()
+                        .map(p -> Field.Option.of(p.value(), house.staff(p).name()))
+                        .toList(),
+                sought.person() == null ? "" : sought.person().value());
+        addTo(
+                filters,
+                "place",
+                f.text("offer.where"),
+                f.text("agenda.anywhere"),
+                Sought.places(catalogue).stream()
+                        .map(p -> Field.Option.of(p.value(), house.place(p).name()))
+                        .toList(),
+                sought.place() == null ? "" : sought.place().value());
+        filters.add(Field.select(
+                        "part",
+                        f.text("agenda.part"),
+                        Stream.concat(
+                                        Stream.of(Field.Option.of("", f.text("agenda.anyTime"))),
+                                        Arrays.stream(PartOfDay.values())
+                                                .map(p -> Field.Option.of(p.word(), f.text("part." + p.word()))))
+                                .toList())
+                .value(sought.part() == null ? "" : sought.part().word()));
+        addTo(
+                filters,
+                "most",
+                f.text("agenda.price"),
+                f.text("agenda.anyPrice"),
+                prices(catalogue, sought).stream()
+                        .map(p -> Field.Option.of(
+                                Integer.toString(p),
+                                f.text("agenda.upTo", f.shortMoney(Sought.amount(p, house.currency())))))
+                        .toList(),
+                sought.most() == 0 ? "" : Integer.toString(sought.most()));
+        filters.add(Field.date("day", f.text("agenda.day")).value(day.toString()));
+        return filters;
+    }
+
+    /** A filter, where there is something to choose. */
+    private static void addTo(
+            List<Field> filters, String name, String label, String any, List<Field.Option> options, String chosen) {
+        if (options.size() > 1 || !chosen.isEmpty()) {
+            filters.add(Field.select(
+                            name,
+                            label,
+                            Stream.concat(Stream.of(Field.Option.of("", any)), options.stream())
+                                    .toList())
+                    .value(chosen));
+        }
+    }
+
+    /** Round amounts between the lowest price of the house and the highest, in whole units of its currency. */
+    private static List<Integer> prices(Catalogue catalogue, Sought sought) {
+        List<Money> all = catalogue.listed().stream()
+                .filter(o -> !catalogue.isAgreed(o.id()))
+                .flatMap(o -> o.lengths().stream().map(l -> {
+                    Money from = catalogue.house().fromPrice(o, l);
+                    return o.basis() == Offer.Basis.PERSON ? from.times(sought.party()) : from;
+                }))
+                .filter(m -> m.compareTo(Money.ZERO) > 0)
+                .sorted()
+                .toList();
+        List<Integer> prices = new ArrayList<>();
+        if (!all.isEmpty()) {
+            for (int ten = 1; ten <= 100_000; ten *= 10) {
+                for (int step : STEPS) {
+                    Money amount = Sought.amount(step * ten, catalogue.house().currency());
+                    if (amount.compareTo(all.get(0)) >= 0 && amount.compareTo(all.get(all.size() - 1)) < 0) {
+                        prices.add(step * ten);
+                    }
+                }
+            }
+        }
+        List<Integer> shown = new ArrayList<>(prices.subList(0, Math.min(MOST_PRICES, prices.size())));
+        if (sought.most() > 0 && !shown.contains(sought.most())) {
+            shown.add(sought.most());
+            Collections.sort(shown);
+        }
+        return shown;
+    }
+
+    private List<AgendaPage.Bar> bars(
+            List<Integer> counts,
+            LocalDate first,
+            LocalDate from,
+            LocalDate to,
+            Sought sought,
+            View view,
+            LocalDate today,
+            Links links,
+            Formats f) {
+        int most = Math.max(1, Collections.max(counts));
+        List<AgendaPage.Bar> bars = new ArrayList<>();
+        int x = 0;
+        for (int i = 0; i < counts.size(); i++) {
+            LocalDate date = first.plusDays(i);
+            boolean week = i % WEEK == 0;
+            x += week && i > 0 ? WEEK_GAP : 0;
+            int count = counts.get(i);
+            bars.add(new AgendaPage.Bar(
+                    date.toString(),
+                    sought.address(view, later(date, today), links),
+                    f.text("agenda.bar", f.shortDay(date), count),
+                    x,
+                    count == 0 ? 0 : Math.max(LOWEST, TALLEST * count / most),
+                    week ? f.dayAndMonth(date) : "",
+                    !date.isBefore(from) && !date.isAfter(to)));
+            x += DAY_WIDTH;
+        }
+        return bars;
+    }
+
+    private List<List<AgendaPage.Day>> weeks(
+            Sought sought, LocalDate from, LocalDate to, Instant now, AgendaLanes drawn, Links links, Formats f) {
+        Catalogue catalogue = catalogues.catalogue();
+        Manners manners = catalogue.extras().manners();
+        LocalDate today = catalogue.zone().dateOf(now);
+        LocalDate first = manners.weekOf(from);
+        LocalDate last = manners.weekOf(to).plusDays(WEEK - 1L);
+        List<Agenda.Session> sessions = agenda.sessions(sought, later(first, today), later(last, today), now);
+        List<List<AgendaPage.Day>> weeks = new ArrayList<>();
+        for (LocalDate week = first; !week.isAfter(last); week = week.plusWeeks(1)) {
+            weeks.add(week.datesUntil(week.plusDays(WEEK))
+                    .map(date -> new AgendaPage.Day(
+                            numbered(date, first, f),
+                            f.day(date),
+                            !date.isBefore(from) && !date.isAfter(to),
+                            date.equals(today),
+                            sessions.stream()
+                                    .filter(s -> catalogue
+                                            .zone()
+                                            .dateOf(s.entry().time().start())
+                                            .equals(date))
+                                    .map(s -> session(s, drawn, links, f))
+                                    .toList()))
+                    .toList());
+        }
+        return weeks;
+    }
+
+    /** The number of a date; with its weekday in the first week, and with its month where one begins. */
+    private static String numbered(LocalDate date, LocalDate first, Formats f) {
+        String number = date.getDayOfMonth() == 1 ? f.dayAndMonth(date) : Integer.toString(date.getDayOfMonth());
+        return date.isBefore(first.plusDays(WEEK))
+                ? date.getDayOfWeek().getDisplayName(TextStyle.SHORT, f.locale()) + " " + number
+                : number;
+    }
+
+    private static AgendaPage.Session session(Agenda.Session session, AgendaLanes drawn, Links links, Formats f) {
+        Offer offer = session.offer();
+        return new AgendaPage.Session(
+                offer.title(),
+                links.offer(offer.id()),
+                f.time(session.entry().time().start()),
+                session.opening()
+                        .map(o -> drawn.chip(
+                                new Agenda.Lane(offer, offer.lengths().get(0), List.of(o)), o, 1, 1))
+                        .orElse(null));
+    }
+}
