@@ -33,6 +33,8 @@ import tools.jackson.databind.node.ObjectNode;
 @Controller
 class FrontController {
 
+    private static final int MOST_SEARCHED = 80;
+
     private final NextOpenings next;
     private final CatalogueService catalogues;
     private final PanelService panels;
@@ -64,6 +66,7 @@ class FrontController {
     @GetMapping("/")
     String house(
             @RequestParam(defaultValue = "") String category,
+            @RequestParam(defaultValue = "") String q,
             @ModelAttribute(name = "links", binding = false) Links links,
             Visitor visitor,
             HttpServletRequest request,
@@ -85,6 +88,7 @@ class FrontController {
                 HousePage.of(
                         catalogue,
                         only,
+                        q.length() > MOST_SEARCHED ? "" : q,
                         offer -> next.of(offer).map(e -> e.time().start()),
                         clock.instant(),
                         links,

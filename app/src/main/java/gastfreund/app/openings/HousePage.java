@@ -10,22 +10,41 @@ import gastfreund.app.pages.Markdown;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
+import java.text.Normalizer;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
  * What the house's page shows.
  *
  * @param about formatted, as HTML; empty: nothing
+ * @param sieve what is searched for
  * @param timetables whether there is something that takes place at dates of its own, which a calendar can follow
  */
-public record HousePage(String name, Story story, String about, List<Shelf> shelves, boolean timetables) {
+public record HousePage(String name, Story story, String about, Sieve sieve, List<Shelf> shelves, boolean timetables) {
+
+    /** From how many cards on there is a field to search them by. */
+    private static final int SEARCHED = 6;
+
+    private static final Pattern ACCENTS = Pattern.compile("\\p{M}");
+
+    /**
+     * What is searched for among all that there is.
+     *
+     * @param asked empty: nothing, so that everything is shown
+     * @param shown whether there is so much that one searches
+     * @param found how much it is, in words; empty: nothing is searched for
+     */
+    public record Sieve(String asked, boolean shown, String found) {}
 
     /**
      * What stands together.
@@ -53,11 +72,13 @@ public record HousePage(String name, Story story, String about, List<Shelf> shel
 
     /**
      * @param only the category of which everything is shown, and nothing else; empty: everything is
+     * @param asked words that are all in what is shown; blank: everything is shown
      * @param next when each offer can be had next, in minutes
      */
     static HousePage of(
             Catalogue catalogue,
             String only,
+            String asked,
             Function<Offer, Optional<Long>> next,
             Instant now,
             Links links,
@@ -88,15 +109,42 @@ public record HousePage(String name, Story story, String about, List<Shelf> shel
             catalogue.extras().wares().forEach(ware -> cards.add(card(ware, links, f)));
             catalogue.prepaidOffers().forEach(prepaid -> cards.add(card(prepaid, links, f)));
         }
+        int all = shelves.values().stream().mapToInt(List::size).sum();
+        List<String> words = words(asked);
+        shelves.replaceAll((category, cards) ->
+                cards.stream().filter(c -> has(c, category, words)).toList());
+        int found = shelves.values().stream().mapToInt(List::size).sum();
         return new HousePage(
                 catalogue.house().name(),
                 catalogue.story(),
                 Markdown.html(catalogue.extras().about().text()),
+                new Sieve(
+                        asked.strip(),
+                        all >= SEARCHED || !words.isEmpty(),
+                        words.isEmpty() ? "" : f.text("house.found", found)),
                 shelves.entrySet().stream()
                         .filter(e -> !e.getValue().isEmpty())
                         .map(e -> new Shelf(e.getKey(), List.copyOf(e.getValue())))
                         .toList(),
                 catalogue.listed().stream().anyMatch(Offer::hasTimetable));
+    }
+
+    private static List<String> words(String asked) {
+        return Arrays.stream(plain(asked).split("\\s+"))
+                .filter(w -> !w.isEmpty())
+                .toList();
+    }
+
+    private static boolean has(Card card, String category, List<String> words) {
+        String text = plain(String.join(" ", card.title(), card.story().summary(), card.facts(), category));
+        return words.stream().allMatch(text::contains);
+    }
+
+    /** Letters without case and accents. */
+    private static String plain(String text) {
+        return ACCENTS.matcher(Normalizer.normalize(text, Normalizer.Form.NFD))
+                .replaceAll("")
+                .toLowerCase(Locale.ROOT);
     }
 
     private static String price(House house, Offer offer, Formats f) {

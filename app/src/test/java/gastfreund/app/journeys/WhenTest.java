@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -86,6 +87,25 @@ class WhenTest extends Journey {
         button("Keep this place").click();
         assertThat(page).hasURL(Pattern.compile("/basket/"));
         assertThat(page.locator(".held")).isVisible();
+    }
+
+    @Test
+    void theHousesOffersAreSearchedAsWordsAreTyped() {
+        open(true, 390);
+        page.navigate(address("/"));
+        Locator cards = page.locator(".offer:visible");
+        int all = cards.count();
+        page.getByRole(AriaRole.SEARCHBOX).fill("TÄBLE pinch");
+        assertThat(cards).hasCount(1);
+        assertThat(cards.first()).containsText("Open clay table");
+        page.getByRole(AriaRole.SEARCHBOX).fill("something that nobody has");
+        assertThat(cards).hasCount(0);
+        assertThat(page.locator("[data-found]")).containsText("nothing here");
+        page.getByRole(AriaRole.SEARCHBOX).fill("");
+        assertThat(cards).hasCount(all);
+        page.navigate(address("/?q=pinch+table"));
+        assertThat(cards).hasCount(1);
+        assertThat(page.locator("[data-found]")).hasText("One found");
     }
 
     @Test
