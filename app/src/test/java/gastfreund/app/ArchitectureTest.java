@@ -65,6 +65,7 @@ class ArchitectureTest {
             "orders",
             "documents",
             "letters",
+            "wishes",
             "talks",
             "paying",
             "endings",

@@ -61,6 +61,7 @@ class BundlesTest {
         ENDINGS.put("letters.sentence.", Set.of("before", "after"));
         ENDINGS.put("letters.tag.", Set.copyOf(Tags.ALL));
         ENDINGS.put("letters.said.", Set.of("kept", "reset", "removed", "added"));
+        ENDINGS.put("wish.state.", Set.of("waiting", "offered", "taken", "lapsed", "left", "over"));
         ENDINGS.put("agenda.view.", Set.of("day", "week", "month"));
         ENDINGS.put("agenda.why.", Set.of("taken", "price", "moment", "share", "stock"));
         ENDINGS.put("sharing.as.", Set.of("inline", "button", "link"));
@@ -220,6 +221,7 @@ class BundlesTest {
                 "agree",
                 "amounts",
                 "answerHours",
+                "wishMinutes",
                 "at",
                 "basis",
                 "by",

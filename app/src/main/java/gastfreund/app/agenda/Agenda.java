@@ -194,11 +194,15 @@ public class Agenda {
         Map<LocalDate, Entries> open = new TreeMap<>();
         for (Length length : lengths(offer)) {
             Map<LocalDate, Map<Interval, Answer.Entry>> dates = new TreeMap<>();
-            for (Query query : queries(house, offer, length, sought, first, last, now)) {
-                for (Answer.Entry entry : Openings.openings(house, taken, query).entries()) {
-                    if (fits(entry, sought, house)) {
-                        dates.computeIfAbsent(house.zone().dateOf(entry.time().start()), d -> new TreeMap<>(BY_TIME))
-                                .putIfAbsent(entry.time(), entry);
+            for (Dates missing : missing(open, first, last)) {
+                for (Query query : queries(house, offer, length, sought, missing.first(), missing.last(), now)) {
+                    for (Answer.Entry entry :
+                            Openings.openings(house, taken, query).entries()) {
+                        if (fits(entry, sought, house)) {
+                            dates.computeIfAbsent(
+                                            house.zone().dateOf(entry.time().start()), d -> new TreeMap<>(BY_TIME))
+                                    .putIfAbsent(entry.time(), entry);
+                        }
                     }
                 }
             }
@@ -206,6 +210,25 @@ public class Agenda {
                     (date, entries) -> open.putIfAbsent(date, new Entries(length, List.copyOf(entries.values()))));
         }
         return open;
+    }
+
+    /** Some dates, both ends among them. */
+    private record Dates(LocalDate first, LocalDate last) {}
+
+    /** The dates for which nothing was found, as far as they follow one another together. */
+    private static List<Dates> missing(Map<LocalDate, Entries> found, LocalDate first, LocalDate last) {
+        List<Dates> missing = new ArrayList<>();
+        LocalDate begun = first;
+        for (LocalDate date : found.keySet()) {
+            if (begun.isBefore(date)) {
+                missing.add(new Dates(begun, date.minusDays(1)));
+            }
+            begun = date.plusDays(1);
+        }
+        if (!begun.isAfter(last)) {
+            missing.add(new Dates(begun, last));
+        }
+        return missing;
     }
 
     /** The lengths that are asked for one after the other; all the sessions of a timetable are asked for at once. */

@@ -26,6 +26,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /** Makes the agenda's page. */
 @Component
@@ -325,7 +326,7 @@ class AgendaPages {
                                             .zone()
                                             .dateOf(s.entry().time().start())
                                             .equals(date))
-                                    .map(s -> session(s, drawn, links, f))
+                                    .map(s -> session(s, sought, catalogue, drawn, links, f))
                                     .toList()))
                     .toList());
         }
@@ -340,11 +341,17 @@ class AgendaPages {
                 : number;
     }
 
-    private static AgendaPage.Session session(Agenda.Session session, AgendaLanes drawn, Links links, Formats f) {
+    private static AgendaPage.Session session(
+            Agenda.Session session, Sought sought, Catalogue catalogue, AgendaLanes drawn, Links links, Formats f) {
         Offer offer = session.offer();
+        String wish = UriComponentsBuilder.fromUriString(links.with("/offers/" + offer.id() + "/wish"))
+                .queryParam("party", sought.party())
+                .queryParam("start", session.entry().time().start())
+                .build()
+                .toUriString();
         return new AgendaPage.Session(
                 offer.title(),
-                links.offer(offer.id()),
+                catalogue.wishMinutes() == 0 ? links.offer(offer.id()) : wish,
                 f.time(session.entry().time().start()),
                 session.opening()
                         .map(o -> drawn.chip(

@@ -89,8 +89,9 @@ class DatesController {
      *
      * @param value what the form says of it; empty: nobody can come any more
      * @param price in words
+     * @param wish where a guest waits for it who cannot come any more; empty: nowhere
      */
-    public record Row(String value, String when, String with, String price, String left) {}
+    public record Row(String value, String when, String with, String price, String left, String wish) {}
 
     private Choice choice(String id, Choice.Asked asked, Links links) {
         Catalogue catalogue = catalogues.catalogue();
@@ -120,7 +121,7 @@ class DatesController {
                 .stream()
                 .filter(e -> e.isOpen() || isFull(e))
                 .limit(MOST_SHOWN)
-                .map(e -> row(e, choice.offer().id(), f))
+                .map(e -> row(e, choice, links, f))
                 .toList();
         Offer offer = choice.offer();
         model.addAttribute(
@@ -155,19 +156,25 @@ class DatesController {
                 .anyMatch(o -> !o.reasons().isEmpty() && o.reasons().stream().allMatch(Reason.Seats.class::isInstance));
     }
 
-    private Row row(Answer.Entry entry, OfferId offer, Formats f) {
+    private Row row(Answer.Entry entry, Choice choice, Links links, Formats f) {
+        Catalogue catalogue = catalogues.catalogue();
+        OfferId offer = choice.offer().id();
         String when = f.dayAndTimes(entry.time());
         if (!entry.isOpen()) {
-            return new Row("", when, "", "", f.text("dates.full"));
+            String wish = catalogue.wishMinutes() == 0
+                    ? ""
+                    : choice.withDay(f.zone().dateOf(entry.time().start())).wishAddress(links.basket()) + "&start="
+                            + entry.time().start();
+            return new Row("", when, "", "", f.text("dates.full"), wish);
         }
-        Catalogue catalogue = catalogues.catalogue();
         Slot slot = Slot.of(entry, catalogue.house());
         return new Row(
                 entry.time().start() + "-" + slot.price().minor(),
                 when,
                 slot.staff(),
                 catalogue.isAgreed(offer) ? f.text("price.agreed") : f.money(slot.price()),
-                f.text("offer.seatsLeft", slot.left()));
+                f.text("offer.seatsLeft", slot.left()),
+                "");
     }
 
     @PostMapping("/keep")

@@ -5,7 +5,9 @@ import gastfreund.app.bookings.Hold;
 import gastfreund.app.bookings.Reserved;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.openings.AddOnStock;
+import gastfreund.app.openings.Choice;
 import gastfreund.app.openings.OpeningsService;
+import gastfreund.app.openings.WhoWaits;
 import gastfreund.app.secrets.Tokens;
 import gastfreund.app.sources.Sightings;
 import gastfreund.app.strangers.Doorkeeper;
@@ -25,7 +27,9 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.interceptor.TransactionAspectSupport;
 
@@ -42,6 +46,9 @@ public class Holds {
     /** How long after it first began a hold ends, whatever was changed. */
     private static final Duration LONGEST_HOLD = Duration.ofMinutes(45);
 
+    /** The mark under which places are kept for those who have waited for them: they are nobody's who keeps others. */
+    private static final String WAITED = "waited";
+
     private final BookingStore bookings;
     private final BasketStore store;
     private final CatalogueService catalogues;
@@ -51,6 +58,7 @@ public class Holds {
     private final Doorkeeper doorkeeper;
     private final Tokens tokens;
     private final Sightings sightings;
+    private final ObjectProvider<WhoWaits> waiting;
     private final Clock clock;
 
     Holds(
@@ -62,6 +70,7 @@ public class Holds {
             Doorkeeper doorkeeper,
             Tokens tokens,
             Sightings sightings,
+            ObjectProvider<WhoWaits> waiting,
             Clock clock,
             BookingStore bookings) {
         this.bookings = bookings;
@@ -73,6 +82,7 @@ public class Holds {
         this.doorkeeper = doorkeeper;
         this.tokens = tokens;
         this.sightings = sightings;
+        this.waiting = waiting;
         this.clock = clock;
     }
 
@@ -106,6 +116,7 @@ public class Holds {
         if (basket != null && store.lines(basket).size() >= BasketService.MOST_LINES) {
             return new Kept.TooMany(basket);
         }
+        serveWaiting(dateOf(request.start()));
         Optional<Answer.Entry> entry = entryAt(request, now);
         if (entry.isEmpty()) {
             return new Kept.Gone();
@@ -146,8 +157,11 @@ public class Holds {
     @Transactional
     public Kept keepAll(@Nullable String basket, KeepRequest request, GuestSeries series) {
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
-        List<Series.Date> dates =
-                series.taken(openings.series(series.wish(catalogues.catalogue().zone(), now)));
+        Series.Wish wish = series.wish(catalogues.catalogue().zone(), now);
+        for (int i = 0; i < wish.times(); i++) {
+            serveWaiting(dateOf(wish.start()).plusWeeks((long) i * wish.every()));
+        }
+        List<Series.Date> dates = series.taken(openings.series(wish));
         if (dates.isEmpty()) {
             return new Kept.Gone();
         }
@@ -173,6 +187,7 @@ public class Holds {
     public Kept keepDates(@Nullable String basket, KeepRequest request, Map<Long, Long> wanted) {
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         List<Place> places = new ArrayList<>();
+        wanted.keySet().forEach(start -> serveWaiting(dateOf(start)));
         for (Map.Entry<Long, Long> date : wanted.entrySet()) {
             KeepRequest one = request.at(date.getKey());
             Optional<Answer.Entry> entry = entryAt(one, now);
@@ -186,6 +201,34 @@ public class Holds {
             places.add(new Place(entry.get().time(), option));
         }
         return places.isEmpty() ? new Kept.Gone() : holdAll(basket, request, places, now);
+    }
+
+    /**
+     * Keeps a place for somebody who has waited for it, in a basket of its own and for longer than others keep theirs.
+     *
+     * @param query that was asked for them
+     * @param entry what it found
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Waited keepForWaiting(Choice choice, Query query, Answer.Entry entry, Instant until) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        Answer.Judged option = openings.assigned(catalogues.catalogue().house(), query, entry);
+        Reserved reserved = choice.reserved(new BookingId(tokens.next()), entry.time(), option);
+        String token = orFresh(null, choice.source());
+        bookings.insertHold(token, reserved, Hold.from(now, until), WAITED);
+        return new Waited(token, reserved);
+    }
+
+    /** What is kept for somebody who has waited for it. */
+    public record Waited(String basket, Reserved reserved) {}
+
+    /** Those who wait for something that could be given away on a date get it first. */
+    private void serveWaiting(LocalDate date) {
+        waiting.forEach(w -> w.serve(date));
+    }
+
+    private LocalDate dateOf(long minute) {
+        return catalogues.catalogue().zone().dateOf(minute);
     }
 
     /** What becomes of a form that keeps a place beside so many. */
@@ -253,6 +296,7 @@ public class Holds {
     @Transactional
     public Kept change(String basket, BasketLine line, KeepRequest request) {
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        serveWaiting(dateOf(request.start()));
         Optional<Answer.Entry> entry = line.isHeld(now) ? entryAt(request, now) : Optional.empty();
         if (entry.isEmpty()) {
             return new Kept.Gone();
@@ -302,7 +346,7 @@ public class Holds {
     }
 
     private Query query(KeepRequest request, Instant now) {
-        LocalDate date = catalogues.catalogue().zone().dateOf(request.start());
+        LocalDate date = dateOf(request.start());
         return request.choice().query(date, date, now);
     }
 

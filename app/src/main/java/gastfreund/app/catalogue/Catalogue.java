@@ -53,6 +53,11 @@ public record Catalogue(House house, Extras extras, Map<String, PromoCode> promo
         return extras.keeping();
     }
 
+    /** For how many minutes something is kept for whoever waited for it; 0: there is no waiting list. */
+    public int wishMinutes() {
+        return extras.waits().wishMinutes();
+    }
+
     /** In how many hours a request is answered, or lapses. */
     public int answerHours() {
         return extras.waits().answerHours();

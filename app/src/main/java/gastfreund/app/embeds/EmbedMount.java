@@ -38,6 +38,7 @@ class EmbedMount extends OncePerRequestFilter {
             "/goods/",
             "/basket/",
             "/bookings/",
+            "/wishes/",
             "/texts/",
             "/codes/",
             "/pictures/",

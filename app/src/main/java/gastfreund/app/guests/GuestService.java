@@ -6,6 +6,7 @@ import gastfreund.app.journal.Cause;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.secrets.Tokens;
 import gastfreund.app.talks.Talks;
+import gastfreund.app.wishes.Wishes;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -30,6 +31,7 @@ class GuestService {
     private final Orders books;
     private final Talks talks;
     private final GuestCards cards;
+    private final Wishes wishes;
     private final Tokens tokens;
     private final Clock clock;
 
@@ -41,7 +43,9 @@ class GuestService {
             Clock clock,
             BookingStore bookings,
             Talks talks,
-            GuestCards cards) {
+            GuestCards cards,
+            Wishes wishes) {
+        this.wishes = wishes;
         this.cards = cards;
         this.talks = talks;
         this.bookings = bookings;
@@ -90,6 +94,7 @@ class GuestService {
             return false;
         }
         cards.forget(email);
+        wishes.forget(email);
         return true;
     }
 
@@ -99,6 +104,7 @@ class GuestService {
         if (!forget(cards.ordersOf(card), who)) {
             return false;
         }
+        card.emails().forEach(wishes::forget);
         cards.forget(card);
         return true;
     }

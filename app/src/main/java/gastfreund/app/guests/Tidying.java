@@ -9,6 +9,7 @@ import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.Rounds;
 import gastfreund.app.strangers.Doorkeeper;
 import gastfreund.app.strangers.VisitorMarks;
+import gastfreund.app.wishes.Wishes;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -37,6 +38,7 @@ public class Tidying {
     private final GuestStore known;
     private final TidyStore store;
     private final GuestService guests;
+    private final Wishes wishes;
     private final CatalogueService catalogues;
     private final Doorkeeper doorkeeper;
     private final VisitorMarks marks;
@@ -48,6 +50,7 @@ public class Tidying {
             GuestStore known,
             TidyStore store,
             GuestService guests,
+            Wishes wishes,
             CatalogueService catalogues,
             Doorkeeper doorkeeper,
             VisitorMarks marks,
@@ -59,6 +62,7 @@ public class Tidying {
         this.known = known;
         this.store = store;
         this.guests = guests;
+        this.wishes = wishes;
         this.catalogues = catalogues;
         this.doorkeeper = doorkeeper;
         this.marks = marks;
@@ -73,6 +77,7 @@ public class Tidying {
         List<Entry> entries = new ArrayList<>();
         entries.add(entry("holds", old, bookings::removeHolds));
         entries.add(entry("baskets", old, this::removeBaskets));
+        entries.add(entry("wishes", old, wishes::forgetEnded));
         entries.add(entry("letters", old, store::emptyLetters));
         entries.add(entry("sign-ins", clock.instant().minus(SIGN_INS), store::removeSignIns));
         entries.add(new Entry("seals", doorkeeper::forgetOld));

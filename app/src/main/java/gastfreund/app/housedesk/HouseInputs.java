@@ -46,6 +46,7 @@ final class HouseInputs {
             .with("extra/sites", new SitesSort())
             .with("extra/waits/holdMinutes", Sort.SPAN, Sort.number(15))
             .with("extra/waits/answerHours", Sort.HOURS, Sort.number(24))
+            .with("extra/waits/wishMinutes", Sort.SPAN, Sort.number(240))
             .withTruth("extra/checkout/straight")
             .withTruth("extra/checkout/confirmByMail")
             .with("extra/checkout/company", Sorts.word("no", "optional", "required"), word("no"))

@@ -81,7 +81,8 @@ final class HouseParts {
                 Part.of(
                         "waits",
                         ask.clause("hold-", "sheet.hold", ask.number("extra/waits/holdMinutes")),
-                        ask.clause("answer-", "sheet.answer", ask.number("extra/waits/answerHours"))),
+                        ask.clause("answer-", "sheet.answer", ask.number("extra/waits/answerHours")),
+                        ask.clause("wish-", "sheet.wish", ask.number("extra/waits/wishMinutes"))),
                 Part.of(
                                 "checkout",
                                 ask.clause(

@@ -47,6 +47,7 @@ class LetterPages {
             Occasion.MOVED,
             Occasion.CANCELLED,
             Occasion.MISSED,
+            Occasion.PLACE_FREE,
             Occasion.ISSUED);
 
     private static final int FIRST = 110;

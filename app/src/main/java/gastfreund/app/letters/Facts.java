@@ -27,6 +27,7 @@ import tools.jackson.databind.json.JsonMapper;
  * @param transfer null where none is waited for
  * @param letter the id of a letter that goes before or after a booking; null: it is none of these
  * @param reason what the host says of it; null in letters of an earlier version of the application
+ * @param page the path of the page that it is about; null: the order's
  * @param prove the path by which the guest shows that the address is theirs; empty: it is not asked
  */
 public record Facts(
@@ -49,7 +50,8 @@ public record Facts(
         @Nullable Transfer transfer,
         String prove,
         @Nullable String letter,
-        @Nullable String reason) {
+        @Nullable String reason,
+        @Nullable String page) {
 
     private static final JsonMapper JSON = JsonMapper.builder()
             .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
@@ -128,6 +130,32 @@ public record Facts(
 
     /** @param until the last date on which it is waited for */
     public record Transfer(long amount, String holder, String iban, String reference, String until) {}
+
+    /** A letter about one thing that can be had, before there is an order. */
+    static Facts offering(String guest, String email, String what, Row row, String page) {
+        return new Facts(
+                0,
+                "",
+                guest,
+                email,
+                "",
+                what,
+                List.of(row),
+                List.of(),
+                List.of(),
+                false,
+                List.of(),
+                0,
+                0,
+                0,
+                0,
+                List.of(),
+                null,
+                "",
+                null,
+                null,
+                page);
+    }
 
     /** What the host says of it; empty: nothing. */
     public String why() {

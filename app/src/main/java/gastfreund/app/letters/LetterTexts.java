@@ -13,6 +13,7 @@ import gastfreund.app.wording.Occasion;
 import gastfreund.app.wording.Tags;
 import gastfreund.app.wording.Wording;
 import gastfreund.core.money.Money;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
@@ -144,7 +145,7 @@ class LetterTexts implements LetterWriting {
         boolean says = !facts.why().isEmpty() && !own.text().contains(REASON);
         String text = Tags.filled(says ? own.text().strip() + "\n\n" + REASON : own.text(), values);
         model.put("pieces", OwnText.pieces(text, address.inLetters("")));
-        model.put("toPage", f.text("letter.toPage"));
+        model.put("toPage", toPage(kind, f));
         boolean afterwards = kind.equals(Occasion.AFTER.code());
         String unsubscribe = afterwards ? page(facts) + "/letters" : "";
         model.put("unsubscribe", unsubscribe);
@@ -195,8 +196,8 @@ class LetterTexts implements LetterWriting {
         if (kind.equals("prove")) {
             model.put("button", f.text("letter.prove.button"));
             model.put("buttonTo", address.inLetters(facts.prove()));
-        } else if (!facts.token().isEmpty()) {
-            model.put("button", f.text("letter.toPage"));
+        } else if (!facts.token().isEmpty() || facts.page() != null) {
+            model.put("button", toPage(kind, f));
             model.put("buttonTo", page(facts));
         }
         if (kind.equals("transfer") && !facts.prove().isEmpty()) {
@@ -207,8 +208,17 @@ class LetterTexts implements LetterWriting {
                 "note", f.text("letter." + kind + ".subject", facts.what()), model, f, calendars.of(kind, facts, f));
     }
 
-    /** What is said of money; empty: nothing is. */
+    /** What is written on the button that leads to the page. */
+    private static String toPage(String kind, Formats f) {
+        return f.text(Occasions.of(kind).orElse(null) == Occasion.PLACE_FREE ? "letter.toPlace" : "letter.toPage");
+    }
+
+    /** What is said of money, or of the time until which something is kept; empty: nothing is. */
     private static String money(String kind, Facts facts, Formats f) {
+        Instant kept = facts.rows().isEmpty() ? null : facts.rows().get(0).free();
+        if (kept != null && Occasions.of(kind).orElse(null) == Occasion.PLACE_FREE) {
+            return f.text("letter.place-free.until", f.moment(kept));
+        }
         Facts.Transfer transfer = facts.transfer();
         if (transfer != null) {
             return f.text(
@@ -250,6 +260,9 @@ class LetterTexts implements LetterWriting {
 
     /** The guest's page; for whoever may not have its link, the order at the desk. */
     private String page(Facts facts) {
+        if (facts.page() != null) {
+            return address.inLetters(facts.page());
+        }
         return address.inLetters(
                 facts.token().isEmpty() ? "/desk/orders/" + facts.number() : "/bookings/" + facts.token());
     }

@@ -117,7 +117,8 @@ final class Making {
                 transfer,
                 prove,
                 letter,
-                reason);
+                reason,
+                null);
     }
 
     /** What it is about; without bookings, what else the order buys. */

@@ -26,6 +26,7 @@ final class Occasions {
             Map.entry("moved-by-host", Occasion.MOVED),
             Map.entry("cancelled", Occasion.CANCELLED),
             Map.entry("cancelled-by-host", Occasion.CANCELLED),
+            Map.entry("place-free", Occasion.PLACE_FREE),
             Map.entry("issued", Occasion.ISSUED));
 
     private Occasions() {}

@@ -280,6 +280,11 @@ public record Choice(
         return address("/dates" + under, basket);
     }
 
+    /** Where a guest says that they wait for this choice. */
+    public String wishAddress(@Nullable String basket) {
+        return address("/wish", basket);
+    }
+
     private String address(String under, @Nullable String basket) {
         if (moving != null && moving.onlyTime()) {
             UriComponentsBuilder uri = UriComponentsBuilder.fromPath(moving.address());

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param earlier address of the five weeks before; null where they are over
  * @param later address of the five weeks after
  * @param closedFor why the chosen date is closed, in the house's own words; empty: nobody said, or it is not
+ * @param wish where a guest says that they wait for something on the chosen date; null: there is no waiting list
  * @param answerHours in how many hours a request is answered; 0 where it is booked at once
  */
 public record Panel(
@@ -27,6 +28,7 @@ public record Panel(
         @Nullable String earlier,
         String later,
         String closedFor,
+        @Nullable String wish,
         int answerHours) {
 
     /**

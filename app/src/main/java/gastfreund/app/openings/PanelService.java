@@ -82,6 +82,11 @@ public class PanelService {
                 ribbon.selected().why() == Ribbon.Why.CLOSED
                         ? catalogue.whyClosed(ribbon.selected().date())
                         : "",
+                catalogue.wishMinutes() == 0
+                                || choice.moving() != null
+                                || ribbon.selected().date().isBefore(today)
+                        ? null
+                        : choice.withDay(ribbon.selected().date()).wishAddress(basket),
                 choice.offer().confirm() == Offer.Confirm.BY_HAND ? catalogue.answerHours() : 0);
     }
 

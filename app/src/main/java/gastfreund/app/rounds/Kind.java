@@ -20,6 +20,8 @@ public enum Kind {
     TIMED,
     /** Bookings that have taken place. */
     ATTENDED,
+    /** What came free for those who wait. */
+    WISH,
     /** Links for bookings that take place online. */
     MEETING,
     /** What is no longer to be kept. */

@@ -19,7 +19,8 @@ final class Limits extends OncePerRequestFilter {
     private record Limit(String what, int perMinute) {}
 
     private static final int MOST_VISITORS = 20_000;
-    private static final List<String> HOLDING = List.of("/bookings/", "/offers/", "/basket/", "/vouchers/");
+    private static final List<String> HOLDING =
+            List.of("/bookings/", "/offers/", "/agenda/", "/wishes/", "/basket/", "/vouchers/");
 
     private final StrangerSettings.Limits limits;
     private final Map<String, Bucket> buckets = new LinkedHashMap<>(64, 0.75f, true) {

@@ -21,6 +21,7 @@ import gastfreund.app.paying.Balances;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.talks.Talk;
 import gastfreund.app.talks.Talks;
+import gastfreund.app.wishes.Wishes;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.bookings.BookingStatus;
 import java.time.Clock;
@@ -58,6 +59,7 @@ public class WaitsController {
     private final Talks talks;
     private final Outbox outbox;
     private final Balances balances;
+    private final Wishes wishes;
     private final PaymentService payments;
     private final CatalogueService catalogues;
     private final Sight sight;
@@ -72,6 +74,7 @@ public class WaitsController {
             Talks talks,
             Outbox outbox,
             Balances balances,
+            Wishes wishes,
             PaymentService payments,
             CatalogueService catalogues,
             Sight sight,
@@ -84,6 +87,7 @@ public class WaitsController {
         this.talks = talks;
         this.outbox = outbox;
         this.balances = balances;
+        this.wishes = wishes;
         this.payments = payments;
         this.catalogues = catalogues;
         this.sight = sight;
@@ -111,6 +115,7 @@ public class WaitsController {
                         lost(host, f),
                         owing(host, f),
                         overdue(host, f),
+                        host.may(Right.SEE_ALL) ? f.text("waits.wishes", wishes.count()) : "",
                         host.may(Right.WRITE)));
         return "waits/waits";
     }

@@ -12,6 +12,7 @@ import java.util.List;
  * @param lost letters that did not arrive
  * @param owing money that was asked for and has not come
  * @param overdue transfers that should have come
+ * @param wishes how many are on the waiting list, in words; empty: the reader may not see it
  * @param writes whether the reader may say that something is read
  */
 public record WaitsPage(
@@ -21,6 +22,7 @@ public record WaitsPage(
         List<Line> lost,
         List<Line> owing,
         List<Line> overdue,
+        String wishes,
         boolean writes) {
 
     /** Requests that want the same time; most stand alone. */

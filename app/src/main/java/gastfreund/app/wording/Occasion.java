@@ -22,6 +22,8 @@ public enum Occasion {
     MISSED,
     MOVED,
     CANCELLED,
+    /** Something came free for whoever waited for it. */
+    PLACE_FREE,
     /** A voucher or a pass was bought. */
     ISSUED;
 

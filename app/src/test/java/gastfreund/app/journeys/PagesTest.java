@@ -76,6 +76,20 @@ class PagesTest extends DemoHouseTest {
         paths.put("agenda-week", "/agenda?view=week&party=2");
         paths.put("agenda-month", "/agenda?view=month");
         paths.put("mine", "/mine");
+        paths.put("wish", "/offers/private-lesson/wish?party=2&staff=mira");
+        paths.put(
+                "wished",
+                path(post(
+                        "/offers/wheel-evenings/wish",
+                        Map.of(
+                                "from",
+                                today().plusDays(3),
+                                "to",
+                                today().plusDays(3),
+                                "name",
+                                "Ilva Sund",
+                                "email",
+                                "ilva@post.example"))));
         paths.put("neighbour", "/embed/neighbour?offer=clay-table&words=Book");
         paths.put("embedded", "/embed/offers/firing?accent=2d6a4f&without=text&scheme=dark");
         paths.put("basket", basket);

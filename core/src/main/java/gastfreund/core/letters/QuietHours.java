@@ -52,6 +52,45 @@ public final class QuietHours {
 
     /** The quiet hours in which a minute lies, as one stretch; empty where it lies in none. */
     public Optional<Interval> around(long minute, HouseZone zone) {
+        IntervalSet quiet = near(minute, zone);
+        int index = quiet.indexAtOrBefore(minute);
+        return index >= 0 && minute < quiet.end(index)
+                ? Optional.of(Interval.between(quiet.start(index), quiet.end(index)))
+                : Optional.empty();
+    }
+
+    /**
+     * The minute that is so many minutes later when those that are quiet do not count ({@code docs/waiting.md}); none of it is
+     * quiet before its end.
+     *
+     * @param count not negative
+     */
+    public long later(long minute, long count, HouseZone zone) {
+        long at = minute;
+        long left = count;
+        while (true) {
+            Optional<Interval> quiet = around(at, zone);
+            if (quiet.isPresent()) {
+                at = quiet.get().end();
+                continue;
+            }
+            long next = next(at, zone);
+            if (left <= next - at) {
+                return at + left;
+            }
+            left -= next - at;
+            at = next;
+        }
+    }
+
+    /** The beginning of the first quiet hours after a minute that is not quiet. */
+    private long next(long minute, HouseZone zone) {
+        IntervalSet quiet = near(minute, zone);
+        return quiet.start(quiet.indexAtOrBefore(minute) + 1);
+    }
+
+    /** The quiet hours of the dates around a minute. */
+    private IntervalSet near(long minute, HouseZone zone) {
         LocalDate date = zone.dateOf(minute);
         IntervalSet.Builder stretches = new IntervalSet.Builder();
         for (int days = -DATES_AROUND; days <= DATES_AROUND; days++) {
@@ -62,11 +101,7 @@ public final class QuietHours {
                 stretches.add(start, end);
             }
         }
-        IntervalSet quiet = stretches.build();
-        int index = quiet.indexAtOrBefore(minute);
-        return index >= 0 && minute < quiet.end(index)
-                ? Optional.of(Interval.between(quiet.start(index), quiet.end(index)))
-                : Optional.empty();
+        return stretches.build();
     }
 
     private static LocalDateTime at(LocalDate date, int minutes) {

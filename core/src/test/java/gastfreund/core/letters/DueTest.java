@@ -131,6 +131,19 @@ class DueTest {
         assertThat(due).isEqualTo(at);
     }
 
+    @Property(tries = 300)
+    void timeThatDoesNotRunInQuietHoursIsWhatTheOracleCounts(
+            @ForAll("around") Around around, @ForAll @IntRange(max = 2000) int count) {
+        long at = around.minute();
+        while (around.isQuiet(at)) {
+            at++;
+        }
+        for (int counted = 0; counted < count; at++) {
+            counted += around.isQuiet(at) ? 0 : 1;
+        }
+        assertThat(around.quiet().later(around.minute(), count, around.house())).isEqualTo(at);
+    }
+
     @Property(tries = 500)
     void withoutQuietHoursItIsDueAtItsTimeOrNotAtAll(
             @ForAll("around") Around around,

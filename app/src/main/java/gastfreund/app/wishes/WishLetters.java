@@ -1,0 +1,76 @@
+package gastfreund.app.wishes;
+
+import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.catalogue.Speech;
+import gastfreund.app.languages.Formats;
+import gastfreund.app.messages.Letter;
+import gastfreund.app.messages.LetterWriter;
+import gastfreund.app.messages.LetterWriting;
+import gastfreund.app.messages.Outbox;
+import gastfreund.app.messages.Written;
+import gastfreund.app.pages.Address;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Writes the letter in which a guest who waits gets the link to the page of their wish. */
+@Component
+class WishLetters implements LetterWriting {
+
+    static final String KIND = Outbox.ASKED + "wish";
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    /** What it says, in JSON. */
+    record Said(String token) {
+
+        String json() {
+            return JSON.writeValueAsString(this);
+        }
+    }
+
+    /** The link in the letter. */
+    public record Row(String address, String words) {}
+
+    private final WishStore store;
+    private final CatalogueService catalogues;
+    private final Speech speech;
+    private final LetterWriter writer;
+    private final Address address;
+
+    WishLetters(WishStore store, CatalogueService catalogues, Speech speech, LetterWriter writer, Address address) {
+        this.store = store;
+        this.catalogues = catalogues;
+        this.speech = speech;
+        this.writer = writer;
+        this.address = address;
+    }
+
+    @Override
+    public boolean writes(String kind) {
+        return kind.equals(KIND);
+    }
+
+    @Override
+    public Written write(Letter letter) {
+        String token = JSON.readValue(letter.facts(), Said.class).token();
+        Formats f = speech.in(letter.language(), catalogues.catalogue());
+        var catalogue = catalogues.in(letter.language());
+        String house = catalogue.house().name();
+        List<Row> rows = store.find(token).stream()
+                .map(w -> new Row(
+                        address.inLetters("/wishes/" + token),
+                        f.text("wish.row", catalogue.offer(w.wish().offer()).title(), WishWords.when(w.wish(), f))))
+                .toList();
+        Map<String, Object> model = new HashMap<>();
+        model.put("f", f);
+        model.put("houseName", house);
+        model.put("intro", f.text("wish.letter.intro", house));
+        model.put("rows", rows);
+        model.put("foot", f.text("wish.letter.foot"));
+        LetterWriter.Parts parts = writer.write("links", f.locale(), model);
+        return new Written(f.text("wish.letter.subject", house), parts.text(), parts.html(), null);
+    }
+}
