@@ -280,6 +280,11 @@ public record Choice(
         return address("/dates" + under, basket);
     }
 
+    /** The page's address with this choice and the months of a year. */
+    public String monthsAddress(@Nullable String basket) {
+        return address(basket) + "&months";
+    }
+
     /** Where a guest says that they wait for this choice. */
     public String wishAddress(@Nullable String basket) {
         return address("/wish", basket);

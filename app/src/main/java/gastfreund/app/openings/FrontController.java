@@ -19,6 +19,7 @@ import gastfreund.core.offers.Offer;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -113,6 +114,7 @@ class FrontController {
      * An offer's page, or only its panel.
      *
      * @param gone a start that the guest wanted and could not have, in minutes
+     * @param months whether the months of a year are shown instead of the days
      * @param fragment the part that is asked for alone; empty: the whole page is
      */
     @Partial("panel")
@@ -122,6 +124,7 @@ class FrontController {
             @ModelAttribute Choice.Asked asked,
             @RequestParam(required = false) @Minute Long gone,
             @RequestParam(required = false) String why,
+            @RequestParam(required = false) @Nullable String months,
             @RequestParam(defaultValue = "") String fragment,
             @ModelAttribute(name = "links", binding = false) Links links,
             Visitor visitor,
@@ -135,7 +138,7 @@ class FrontController {
         Formats f = Formats.of(model);
         OfferPage.Gone wanted =
                 gone == null ? null : OfferPage.Gone.of(gone, Panel.whyGone(why), panels.nearest(choice, gone), f);
-        Panel panel = panels.panel(choice, links.basket());
+        Panel panel = months == null ? panels.panel(choice, links.basket()) : panels.months(choice, links.basket());
         // The head of a page goes with the whole of it only.
         if (!fragment.equals("panel")) {
             model.addAttribute(

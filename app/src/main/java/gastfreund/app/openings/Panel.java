@@ -5,6 +5,7 @@ import gastfreund.core.offers.AddOn;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.Place;
 import gastfreund.core.offers.Staff;
+import gastfreund.core.time.Minutes;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
@@ -17,6 +18,10 @@ import org.jspecify.annotations.Nullable;
  * @param earlier address of the five weeks before; null where they are over
  * @param later address of the five weeks after
  * @param closedFor why the chosen date is closed, in the house's own words; empty: nobody said, or it is not
+ * @param cheapest the lowest price of the chosen date, where not all are the same; null: they are
+ * @param others what else fits where nothing does on the chosen date
+ * @param allMonths the address of the months of a year; null where only the time can be chosen
+ * @param months the months of a year, instead of the days; null: the days are shown
  * @param wish where a guest says that they wait for something on the chosen date; null: there is no waiting list
  * @param answerHours in how many hours a request is answered; 0 where it is booked at once
  */
@@ -28,8 +33,22 @@ public record Panel(
         @Nullable String earlier,
         String later,
         String closedFor,
+        @Nullable Money cheapest,
+        List<Other> others,
+        @Nullable String allMonths,
+        @Nullable Months months,
         @Nullable String wish,
         int answerHours) {
+
+    /**
+     * What else fits.
+     *
+     * @param kind what is another: {@code staff}, {@code place}, {@code length}, {@code party} or {@code day}
+     * @param name of the place; empty for another kind
+     * @param minutes of the length; null for another kind
+     * @param start the first that can be had, in minutes since the epoch
+     */
+    public record Other(String kind, String name, @Nullable Minutes minutes, int party, long start, String address) {}
 
     /**
      * What can be chosen before the time.
@@ -86,6 +105,7 @@ public record Panel(
      * @param price null for anyone
      * @param words what the house says of them; empty: nothing
      * @param picture the file name of their picture; empty: none
+     * @param next when they can be had next, in minutes since the epoch; null: nobody knows, or for anyone
      */
     public record StaffChip(
             @Nullable Staff person,
@@ -93,7 +113,8 @@ public record Panel(
             String words,
             String picture,
             String address,
-            boolean chosen) {}
+            boolean chosen,
+            @Nullable Long next) {}
 
     public record PlaceChip(Place place, String address, boolean chosen) {}
 
@@ -106,6 +127,24 @@ public record Panel(
      * @param name {@code morning}, {@code afternoon} or {@code evening}
      */
     public record Part(String name, List<Slot> slots) {}
+
+    /** The same with the months of a year. */
+    Panel with(Months year) {
+        return new Panel(
+                chips,
+                ribbon,
+                days,
+                parts,
+                earlier,
+                later,
+                closedFor,
+                cheapest,
+                others,
+                allMonths,
+                year,
+                wish,
+                answerHours);
+    }
 
     private static final Set<String> WHY = Set.of("price", "moment", "share", "stock");
 

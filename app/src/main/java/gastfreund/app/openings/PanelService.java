@@ -18,6 +18,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.IntFunction;
@@ -36,9 +37,16 @@ public class PanelService {
     private final CatalogueService catalogues;
     private final OpeningsService openings;
     private final AddOnStock stock;
+    private final Alternatives alternatives;
     private final Clock clock;
 
-    PanelService(CatalogueService catalogues, OpeningsService openings, AddOnStock stock, Clock clock) {
+    PanelService(
+            CatalogueService catalogues,
+            OpeningsService openings,
+            AddOnStock stock,
+            Alternatives alternatives,
+            Clock clock) {
+        this.alternatives = alternatives;
         this.stock = stock;
         this.catalogues = catalogues;
         this.openings = openings;
@@ -73,7 +81,7 @@ public class PanelService {
                 catalogues.catalogue().extras().manners().week());
         boolean past = !first.isAfter(today);
         return new Panel(
-                chips(house, choice, basket, agreed),
+                chips(house, choice, basket, agreed, next(house, choice, shown, now)),
                 ribbon,
                 dayLinks(choice, ribbon, basket),
                 parts(ribbon.selected(), catalogue.zone()),
@@ -82,6 +90,10 @@ public class PanelService {
                 ribbon.selected().why() == Ribbon.Why.CLOSED
                         ? catalogue.whyClosed(ribbon.selected().date())
                         : "",
+                cheapest(ribbon.selected()),
+                alternatives.of(house, choice, ribbon, now, basket),
+                choice.moving() == null ? choice.monthsAddress(basket) : null,
+                null,
                 catalogue.wishMinutes() == 0
                                 || choice.moving() != null
                                 || ribbon.selected().date().isBefore(today)
@@ -97,10 +109,58 @@ public class PanelService {
                 catalogue.house(),
                 choice,
                 basket,
-                catalogue.isAgreed(choice.offer().id()));
+                catalogue.isAgreed(choice.offer().id()),
+                Map.of());
     }
 
-    private Panel.Chips chips(House house, Choice choice, @Nullable String basket, boolean agreed) {
+    /** The panel with the months of a year instead of the days. */
+    public Panel months(Choice choice, @Nullable String basket) {
+        Catalogue catalogue = catalogues.catalogue();
+        Instant now = clock.instant();
+        LocalDate today = catalogue.zone().dateOf(now);
+        House house = catalogue.house();
+        Map<LocalDate, Months.Open> open = new HashMap<>();
+        LocalDate last = today.withDayOfMonth(1).plusMonths(Months.SHOWN).minusDays(1);
+        openings.openings(choice.within(house), choice.query(today, last, now))
+                .entries()
+                .forEach(e -> open.merge(
+                        house.zone().dateOf(e.time().start()),
+                        new Months.Open(1, Slot.of(e, house).price()),
+                        (a, b) -> new Months.Open(
+                                a.starts() + b.starts(), a.lowest().atMost(b.lowest()))));
+        return panel(choice, basket)
+                .with(Months.of(today, today, open, catalogue.extras().manners().week(), choice, basket));
+    }
+
+    /** When each of those who could serve can be had next, as far as the ribbon goes. */
+    private Map<StaffId, Long> next(House house, Choice choice, Shown shown, Instant now) {
+        if (!choosesStaff(house, choice.offer())) {
+            return Map.of();
+        }
+        Answer all = choice.staff() == null
+                ? shown.explanation()
+                : openings.openings(
+                        choice.within(house),
+                        choice.withStaff(null)
+                                .query(shown.first(), shown.first().plusDays(Ribbon.DAYS - 1L), now));
+        Map<StaffId, Long> next = new HashMap<>();
+        for (Answer.Entry entry : all.entries()) {
+            for (Answer.Judged option : entry.open()) {
+                option.staff()
+                        .forEach(person -> next.putIfAbsent(person, entry.time().start()));
+            }
+        }
+        return next;
+    }
+
+    /** The lowest price of a date, where it has several. */
+    private static @Nullable Money cheapest(Ribbon.Day day) {
+        boolean same = day.slots().stream().map(Slot::price).distinct().count() < 2;
+        return same ? null : day.lowest();
+    }
+
+    private Panel.Chips chips(
+            House house, Choice choice, @Nullable String basket, boolean agreed, Map<StaffId, Long> next) {
         Offer offer = choice.offer();
         return new Panel.Chips(
                 choice,
@@ -115,7 +175,7 @@ public class PanelService {
                         .toList(),
                 units(choice, basket),
                 offer.addOns().stream().map(a -> addOnChip(choice, a, basket)).toList(),
-                choosesStaff(house, offer) ? staffChips(choice, house, basket) : List.of(),
+                choosesStaff(house, offer) ? staffChips(choice, house, basket, next) : List.of(),
                 house.placesOf(offer).size() > 1 ? placeChips(choice, house, basket) : List.of(),
                 agreed);
     }
@@ -211,10 +271,11 @@ public class PanelService {
                 && house.options(offer).size() > 1;
     }
 
-    private List<Panel.StaffChip> staffChips(Choice choice, House house, @Nullable String basket) {
+    private List<Panel.StaffChip> staffChips(
+            Choice choice, House house, @Nullable String basket, Map<StaffId, Long> next) {
         List<Panel.StaffChip> chips = new ArrayList<>();
         chips.add(new Panel.StaffChip(
-                null, null, "", "", choice.withStaff(null).address(basket), choice.staff() == null));
+                null, null, "", "", choice.withStaff(null).address(basket), choice.staff() == null, null));
         for (StaffId id :
                 house.options(choice.offer()).stream().flatMap(List::stream).toList()) {
             Money price = choice.offer()
@@ -228,7 +289,8 @@ public class PanelService {
                     catalogues.catalogue().wordsOf(id),
                     catalogues.catalogue().pictureOf(id),
                     choice.withStaff(id).address(basket),
-                    chosen));
+                    chosen,
+                    next.get(id)));
         }
         return chips;
     }

@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
@@ -51,6 +52,16 @@ public record Ribbon(List<Day> days, Day selected) {
         public boolean isOpen() {
             return !slots.isEmpty();
         }
+    }
+
+    /** The lowest price of all dates, where it is not the same on all of them; null: it is. */
+    public @Nullable Money cheapest() {
+        List<Money> prices = days.stream()
+                .flatMap(d -> Optional.ofNullable(d.lowest()).stream())
+                .distinct()
+                .sorted()
+                .toList();
+        return prices.size() < 2 ? null : prices.get(0);
     }
 
     /**
