@@ -23,7 +23,14 @@ export const countdown = () => ({
       this.over = true;
       return;
     }
+    if (seconds <= 120) this.warn();
     this.left = `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+  },
+
+  // Said once on a page, however many times run out together.
+  warn() {
+    const place = document.querySelector('[data-soon]');
+    if (place && !place.textContent) place.textContent = place.dataset.words;
   },
 
   destroy() {

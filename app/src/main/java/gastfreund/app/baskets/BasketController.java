@@ -99,6 +99,13 @@ class BasketController {
         return "redirect:" + links.basketPage() + "#sum";
     }
 
+    /** More time, before what is kept goes back. */
+    @PostMapping("/basket/{basket}/longer")
+    String longer(@ModelAttribute(name = "links", binding = false) Links links) {
+        boolean extended = holds.extend(links.basketAsked());
+        return "redirect:" + links.basketPage() + (extended ? "?longer" : "");
+    }
+
     /** The basket's address as a code, so that a telephone can go on where a computer began. */
     @GetMapping("/basket/{basket}/code.svg")
     ResponseEntity<String> picture(@ModelAttribute(name = "links", binding = false) Links links) {

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param address of this page, to go on with another device
  * @param toCheckout whether it can be ordered as it is
  * @param expired whether something in it is no longer kept
+ * @param longer where more time is asked for; empty: it was, or nothing is kept
  */
 public record BasketPage(
         List<Note> notes,
@@ -26,7 +27,8 @@ public record BasketPage(
         List<Entered> entered,
         String address,
         boolean toCheckout,
-        boolean expired) {
+        boolean expired,
+        String longer) {
 
     public boolean isEmpty() {
         return rows.isEmpty() && goods.isEmpty();

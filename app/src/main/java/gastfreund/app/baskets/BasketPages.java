@@ -30,10 +30,18 @@ class BasketPages {
     private final BasketService baskets;
     private final CatalogueService catalogues;
     private final PanelService panels;
+    private final Holds holds;
     private final Address address;
     private final Clock clock;
 
-    BasketPages(BasketService baskets, CatalogueService catalogues, PanelService panels, Address address, Clock clock) {
+    BasketPages(
+            BasketService baskets,
+            CatalogueService catalogues,
+            PanelService panels,
+            Holds holds,
+            Address address,
+            Clock clock) {
+        this.holds = holds;
         this.baskets = baskets;
         this.catalogues = catalogues;
         this.panels = panels;
@@ -74,13 +82,17 @@ class BasketPages {
                 bill.entered().stream().map(e -> entered(links, e, f)).toList(),
                 address.of("/basket/" + token),
                 !expired && (!held.isEmpty() || !bill.goods().isEmpty()),
-                expired);
+                expired,
+                holds.canExtend(token) ? links.basketPage() + "/longer" : "");
     }
 
     private static List<Note> notes(Map<String, String> said, Formats f) {
         List<Note> notes = new ArrayList<>();
         if (said.containsKey("released")) {
             notes.add(Note.done(f.text("basket.released")));
+        }
+        if (said.containsKey("longer")) {
+            notes.add(Note.done(f.text("basket.longerDone")));
         }
         if (said.containsKey("full")) {
             notes.add(Note.warn(f.text("basket.full")));

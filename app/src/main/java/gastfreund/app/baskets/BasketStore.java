@@ -31,6 +31,23 @@ class BasketStore {
                 > 0;
     }
 
+    /** Notes that its guest asked for more time; false where they have before, or there is no such basket. */
+    boolean extend(String token, Instant now) {
+        return jdbc.sql("UPDATE baskets SET extended_at = ? WHERE token = ? AND extended_at IS NULL")
+                        .params(now.getEpochSecond(), token)
+                        .update()
+                > 0;
+    }
+
+    /** Whether its guest has asked for more time. */
+    boolean isExtended(String token) {
+        return jdbc.sql("SELECT count(*) FROM baskets WHERE token = ? AND extended_at IS NOT NULL")
+                        .param(token)
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
     /** @param source from where its guest came; empty: nobody knows */
     void insert(String token, String source, Instant now) {
         jdbc.sql("INSERT INTO baskets (token, source, created_at) VALUES (?, ?, ?)")

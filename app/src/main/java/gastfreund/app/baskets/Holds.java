@@ -330,6 +330,23 @@ public class Holds {
         return new Hold(now, wished.isBefore(end) ? wished : end, hold.first(), hold.renewals() + 1);
     }
 
+    /** Gives what a basket keeps its time anew, once; whether it did. */
+    @Transactional
+    public boolean extend(String basket) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        if (!store.extend(basket, now)) {
+            return false;
+        }
+        bookings.extendBasket(basket, now, now.plus(holdTime()), LONGEST_HOLD.toSeconds());
+        return true;
+    }
+
+    /** Whether a basket that keeps something can be given more time. */
+    public boolean canExtend(String basket) {
+        Instant now = clock.instant();
+        return !store.isExtended(basket) && store.lines(basket).stream().anyMatch(l -> l.isHeld(now));
+    }
+
     private Duration holdTime() {
         return Duration.ofMinutes(catalogues.catalogue().holdMinutes());
     }

@@ -303,6 +303,21 @@ public class BookingStore {
                 .update();
     }
 
+    /**
+     * Lets what a basket keeps last until an instant, unless it lasts longer, and no longer than so many seconds after it was
+     * first kept; what is kept no longer stays so.
+     */
+    public void extendBasket(String basket, Instant now, Instant until, long longest) {
+        changes.note();
+        jdbc.sql(
+                        """
+                        UPDATE bookings SET expires_at = max(expires_at, min(?, first_held_at + ?))
+                        WHERE basket = ? AND order_id IS NULL AND status = 'held' AND expires_at > ?
+                        """)
+                .params(until.getEpochSecond(), longest, basket, now.getEpochSecond())
+                .update();
+    }
+
     /** Lets the holds of an order last until {@code until}, unless they last longer. */
     public void extendHolds(long order, Instant until) {
         changes.note();

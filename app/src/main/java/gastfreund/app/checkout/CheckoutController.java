@@ -2,6 +2,7 @@ package gastfreund.app.checkout;
 
 import gastfreund.app.baskets.BasketLine;
 import gastfreund.app.baskets.BasketService;
+import gastfreund.app.baskets.Holds;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.languages.Formats;
@@ -66,6 +67,7 @@ class CheckoutController {
     private final Placing orders;
     private final OrderPayments paying;
     private final BasketService baskets;
+    private final Holds holds;
     private final CatalogueService catalogues;
     private final Doorkeeper doorkeeper;
     private final VisitorMarks marks;
@@ -77,6 +79,7 @@ class CheckoutController {
             Placing orders,
             OrderPayments paying,
             BasketService baskets,
+            Holds holds,
             CatalogueService catalogues,
             Doorkeeper doorkeeper,
             VisitorMarks marks,
@@ -86,6 +89,7 @@ class CheckoutController {
         this.orders = orders;
         this.paying = paying;
         this.baskets = baskets;
+        this.holds = holds;
         this.catalogues = catalogues;
         this.doorkeeper = doorkeeper;
         this.marks = marks;
@@ -110,6 +114,7 @@ class CheckoutController {
             @RequestParam(required = false) String way,
             @RequestParam(defaultValue = "") String shown,
             @RequestParam(name = "website", defaultValue = "") String trap,
+            @RequestParam(required = false) @Nullable String longer,
             @ModelAttribute(name = "links", binding = false) Links links,
             Visitor visitor,
             Locale locale,
@@ -119,8 +124,16 @@ class CheckoutController {
                 catalogue.checkout(), questionnaire(baskets.lines(known(links)), sent), sent, texts.isOffered());
         CheckoutForm.require(
                 catalogue.checkout(), contact, catalogue.extras().manners().country(), errors);
-        Sent attempt = new Sent(contact, errors, form, way, seal, List.of());
         Formats f = Formats.of(model);
+        if (longer != null) {
+            // What was typed stays, and nothing of it is judged yet.
+            boolean extended = holds.extend(known(links));
+            List<Note> notes = extended ? List.of(Note.done(f.text("basket.longerDone"))) : List.of();
+            CheckoutForm typed = CheckoutForm.typed(
+                    catalogue.checkout(), questionnaire(baskets.lines(known(links)), sent), sent, texts.isOffered());
+            return page(links, new Sent(contact, null, typed, way, seal, notes), model);
+        }
+        Sent attempt = new Sent(contact, errors, form, way, seal, List.of());
         if (errors.hasErrors() || !form.isRight()) {
             return page(links, attempt.with(seal, Note.bad(f.text("checkout.wrong"))), model);
         }

@@ -21,6 +21,12 @@ public record CheckoutForm(
         return new CheckoutForm(rules, questionnaire, List.of(), false, texts);
     }
 
+    /** What was typed, before it is judged. */
+    static CheckoutForm typed(
+            CheckoutRules rules, Questionnaire questionnaire, MultiValueMap<String, String> form, boolean texts) {
+        return new CheckoutForm(rules, questionnaire, form.getOrDefault("agree", List.of()), false, texts);
+    }
+
     static CheckoutForm sent(
             CheckoutRules rules, Questionnaire questionnaire, MultiValueMap<String, String> form, boolean texts) {
         return new CheckoutForm(rules, questionnaire.checked(), form.getOrDefault("agree", List.of()), true, texts);

@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param go what the button says
  * @param help what follows; empty: nothing is said
  * @param goods vouchers and passes, with what each costs
+ * @param longer whether more time can be asked for
  * @param where the page on which the guest's address is said
  */
 public record CheckoutPage(
@@ -35,6 +36,7 @@ public record CheckoutPage(
         List<Row> rows,
         List<Rung> goods,
         List<Rung> sum,
+        boolean longer,
         String where) {
 
     /**

@@ -3,6 +3,7 @@ package gastfreund.app.checkout;
 import gastfreund.app.baskets.BasketLine;
 import gastfreund.app.baskets.BasketService;
 import gastfreund.app.baskets.Bill;
+import gastfreund.app.baskets.Holds;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.languages.Formats;
@@ -32,6 +33,7 @@ class CheckoutPages {
 
     private final OrderPayments paying;
     private final BasketService baskets;
+    private final Holds holds;
     private final CatalogueService catalogues;
     private final Doorkeeper doorkeeper;
     private final Clock clock;
@@ -39,11 +41,13 @@ class CheckoutPages {
     CheckoutPages(
             OrderPayments paying,
             BasketService baskets,
+            Holds holds,
             CatalogueService catalogues,
             Doorkeeper doorkeeper,
             Clock clock) {
         this.paying = paying;
         this.baskets = baskets;
+        this.holds = holds;
         this.catalogues = catalogues;
         this.doorkeeper = doorkeeper;
         this.clock = clock;
@@ -85,6 +89,7 @@ class CheckoutPages {
                         .map(g -> Rung.of(g.called(), f.money(g.price())))
                         .toList(),
                 bill.rungs(f),
+                holds.canExtend(links.basketAsked()),
                 WhereController.address(links));
     }
 
