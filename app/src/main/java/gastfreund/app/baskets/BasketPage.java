@@ -5,6 +5,7 @@ import gastfreund.app.openings.Slot;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Rung;
 import gastfreund.core.offers.Offer;
+import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -40,6 +41,7 @@ public record BasketPage(
      * @param address where what is decided about it is sent
      * @param facts who comes, with whom, where and with what
      * @param kept null where its time ran out
+     * @param elsewhere its time, where its guest can be anywhere; null: they are there
      * @param nearest where its time ran out, what could be had instead
      * @param keepAddress where one of these is kept
      */
@@ -50,6 +52,7 @@ public record BasketPage(
             String when,
             List<String> facts,
             @Nullable Kept kept,
+            @Nullable Interval elsewhere,
             List<Slot> nearest,
             String keepAddress) {}
 

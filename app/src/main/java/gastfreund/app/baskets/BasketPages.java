@@ -119,6 +119,7 @@ class BasketPages {
                 f.dayAndTimes(line.time()),
                 facts(line, offer, catalogue, f),
                 quoted == null ? null : kept(links, line, offer, choice, quoted, changed, f),
+                catalogue.elsewhere(line.place(), line.time()),
                 quoted == null ? baskets.nearest(line) : List.of(),
                 choice.keepAddress(token));
     }

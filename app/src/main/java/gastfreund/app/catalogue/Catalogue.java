@@ -16,15 +16,18 @@ import gastfreund.app.extras.Ware;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.Place;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.orders.PromoCode;
 import gastfreund.core.time.HouseZone;
+import gastfreund.core.time.Interval;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the house sells, as core values, with the words, pictures and rules that go with it.
@@ -76,6 +79,17 @@ public record Catalogue(House house, Extras extras, Map<String, PromoCode> promo
     /** @param code as it was written */
     public CodeRules codeRules(String code) {
         return extras.codes().getOrDefault(PromoCode.normal(code), CodeRules.none());
+    }
+
+    /** The time of something, where its guest need not be in the house's town: online or by telephone; null: they are there. */
+    public @Nullable Interval elsewhere(@Nullable PlaceId place, Interval time) {
+        return place != null && isElsewhere(place) ? time : null;
+    }
+
+    /** Whether guests of a place can be anywhere: online or by telephone. */
+    public boolean isElsewhere(PlaceId place) {
+        Place.Kind kind = house.place(place).kind();
+        return kind == Place.Kind.ONLINE || kind == Place.Kind.PHONE;
     }
 
     public HouseZone zone() {

@@ -4,6 +4,7 @@ import gastfreund.app.openings.CancelLadder;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Rung;
+import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -53,5 +54,12 @@ public record CheckoutPage(
      * @param where the guest's address and how far it is, in lines; empty: it takes place elsewhere
      */
     public record Row(
-            String title, String when, String party, String where, Instant kept, String sum, boolean byPass) {}
+            String title,
+            String when,
+            @Nullable Interval elsewhere,
+            String party,
+            String where,
+            Instant kept,
+            String sum,
+            boolean byPass) {}
 }

@@ -188,6 +188,7 @@ class CheckoutPages {
             rows.add(new CheckoutPage.Row(
                     offers.get(i).title(),
                     f.dayAndTimes(line.time()),
+                    catalogue.elsewhere(line.place(), line.time()),
                     f.text("offer.people", line.party()),
                     where(line, catalogue, f),
                     line.expires(),

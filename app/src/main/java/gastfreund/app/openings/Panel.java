@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param earlier address of the five weeks before; null where they are over
  * @param later address of the five weeks after
  * @param closedFor why the chosen date is closed, in the house's own words; empty: nobody said, or it is not
+ * @param elsewhere whether its guest can be anywhere, so that times may be others there
  * @param cheapest the lowest price of the chosen date, where not all are the same; null: they are
  * @param others what else fits where nothing does on the chosen date
  * @param allMonths the address of the months of a year; null where only the time can be chosen
@@ -33,6 +34,7 @@ public record Panel(
         @Nullable String earlier,
         String later,
         String closedFor,
+        boolean elsewhere,
         @Nullable Money cheapest,
         List<Other> others,
         @Nullable String allMonths,
@@ -138,6 +140,7 @@ public record Panel(
                 earlier,
                 later,
                 closedFor,
+                elsewhere,
                 cheapest,
                 others,
                 allMonths,

@@ -90,6 +90,7 @@ public class PanelService {
                 ribbon.selected().why() == Ribbon.Why.CLOSED
                         ? catalogue.whyClosed(ribbon.selected().date())
                         : "",
+                choice.place() != null && catalogue.isElsewhere(choice.place()),
                 cheapest(ribbon.selected()),
                 alternatives.of(house, choice, ribbon, now, basket),
                 choice.moving() == null ? choice.monthsAddress(basket) : null,

@@ -13,6 +13,7 @@ import gastfreund.app.vouchers.Prepaid;
 import gastfreund.app.vouchers.PrepaidService;
 import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.orders.Sold;
+import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -35,6 +36,7 @@ public class OrderRows {
      * @param answers to the offer's questions
      * @param terms as sentences
      * @param agreed whether its price is still to be named
+     * @param elsewhere its time, where its guest can be anywhere; null: they are there
      * @param freeUntil until when cancelling costs nothing; null where that is over or never was
      * @param ladder what cancelling would cost; null where that is not a matter of money, or of nothing any more
      */
@@ -49,7 +51,8 @@ public class OrderRows {
             List<String> terms,
             @Nullable Instant freeUntil,
             @Nullable CancelLadder ladder,
-            boolean agreed) {}
+            boolean agreed,
+            @Nullable Interval elsewhere) {}
 
     /**
      * A voucher or a pass of an order.
@@ -112,7 +115,8 @@ public class OrderRows {
                 TermsInWords.of(sold.terms(), f),
                 freeUntil(line, clock.instant()),
                 ladder(line, catalogue, f),
-                line.status() == BookingStatus.REQUESTED && catalogue.isAgreed(line.offer()));
+                line.status() == BookingStatus.REQUESTED && catalogue.isAgreed(line.offer()),
+                catalogue.elsewhere(line.place(), line.time()));
     }
 
     private @Nullable CancelLadder ladder(OrderLine line, Catalogue catalogue, Formats f) {

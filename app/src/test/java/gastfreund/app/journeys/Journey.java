@@ -32,6 +32,11 @@ abstract class Journey extends DemoHouseTest {
         open(new Browser.NewContextOptions().setViewportSize(width, 800).setJavaScriptEnabled(scripts));
     }
 
+    /** The same by somebody who is in another zone. */
+    final void openIn(String zone, int width) {
+        open(new Browser.NewContextOptions().setViewportSize(width, 800).setTimezoneId(zone));
+    }
+
     /** The same on a screen that is touched. */
     final void openTouch(int width, int height) {
         open(new Browser.NewContextOptions().setViewportSize(width, height).setHasTouch(true));
