@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 
 /** Debian's Chromium, started once. */
-final class Browsers {
+public final class Browsers {
 
     private static final List<String> USUAL = List.of(
             "--no-sandbox",
@@ -26,7 +26,7 @@ final class Browsers {
 
     private Browsers() {}
 
-    static synchronized Browser chromium() {
+    public static synchronized Browser chromium() {
         if (browser == null) {
             browser = launch();
         }
