@@ -64,6 +64,7 @@ class ArchitectureTest {
             "meetings",
             "orders",
             "documents",
+            "companions",
             "letters",
             "wishes",
             "talks",

@@ -2,6 +2,8 @@ package gastfreund.app.bookingpage;
 
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.companions.Companion;
+import gastfreund.app.companions.Companions;
 import gastfreund.app.documents.Documents;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.moves.Moves;
@@ -53,6 +55,7 @@ public class BookingPage {
     private final OrderRows pages;
     private final PaymentService payments;
     private final Talks talks;
+    private final Companions companions;
     private final Clock clock;
 
     BookingPage(
@@ -67,7 +70,9 @@ public class BookingPage {
             Clock clock,
             CatalogueService catalogues,
             OpeningsService openings,
-            Talks talks) {
+            Talks talks,
+            Companions companions) {
+        this.companions = companions;
         this.talks = talks;
         this.openings = openings;
         this.catalogues = catalogues;
@@ -89,6 +94,11 @@ public class BookingPage {
      * @param said what the address says of what was just done
      */
     public void show(Order order, boolean own, Set<String> said, Model model) {
+        show(order, own, said, null, model);
+    }
+
+    /** @param typed an invitation that cannot go out so; null: there is none */
+    void show(Order order, boolean own, Set<String> said, @Nullable Invite typed, Model model) {
         Formats f = Formats.of(model);
         List<Payment> all = payments.ofOrder(order.id());
         boolean waits = order.status() == OrderStatus.WAITING;
@@ -118,7 +128,7 @@ public class BookingPage {
                                                 ? "booking.calledOff"
                                                 : came && lapsed ? "booking.tooLate" : "booking.lapsedHelp"),
                         pages.rows(order.standing(), f).stream()
-                                .map(row -> line(order, row))
+                                .map(row -> line(order, row, typed, f))
                                 .toList(),
                         pages.rows(order.lost(), f),
                         pages.goods(order),
@@ -162,6 +172,12 @@ public class BookingPage {
         if (said.contains("not-written")) {
             notes.add(Note.bad(f.text("booking.notWritten")));
         }
+        if (said.contains("invited")) {
+            notes.add(Note.done(f.text("along.invited")));
+        }
+        if (said.contains("not-invited")) {
+            notes.add(Note.bad(f.text("along.wrong.twice")));
+        }
         if (said.contains("changed")) {
             notes.add(Note.done(f.text("booking.detailsChanged")));
         }
@@ -197,13 +213,48 @@ public class BookingPage {
         return pay.unpaid().isPositive() ? "" : f.text("booking.mailed", email);
     }
 
-    private BookingView.Line line(Order order, OrderRows.Row row) {
+    private BookingView.Line line(Order order, OrderRows.Row row, @Nullable Invite typed, Formats f) {
         OrderLine line = row.line();
         boolean placed = order.status() == OrderStatus.PLACED;
         boolean cancellable =
                 placed && line.canBeCancelled() && line.time().startInstant().isAfter(clock.instant());
+        List<Companion> along = companions.of(line.booking());
+        boolean ahead = placed && line.time().startInstant().isAfter(clock.instant());
+        boolean more = ahead && along.size() < line.party() - 1;
         return new BookingView.Line(
-                row, placed && balances.canBePaid(line), cancellable && moves.mayMove(line), cancellable);
+                row,
+                placed && balances.canBePaid(line),
+                cancellable && moves.mayMove(line),
+                cancellable,
+                along,
+                more ? invite(line, typed, f) : List.of(),
+                again(line));
+    }
+
+    private static List<Field> invite(OrderLine line, @Nullable Invite typed, Formats f) {
+        boolean here = typed != null && typed.booking().equals(line.booking());
+        String id = "along-" + line.booking() + "-";
+        Field name = Field.line("name", f.text("along.name"), Companions.MOST_NAME)
+                .id(id + "name")
+                .required();
+        Field email =
+                Field.email("email", f.text("along.email")).id(id + "email").required();
+        return here && typed != null
+                ? List.of(
+                        name.value(typed.name()).wrong(typed.name().isEmpty() ? f.text("along.wrong.name") : ""),
+                        email.value(typed.email()).wrong(f.text(typed.wrong())))
+                : List.of(name, email);
+    }
+
+    /** Where the same is booked again, by whoever has booked it; empty: it is sold no more. */
+    private String again(OrderLine line) {
+        Catalogue catalogue = catalogues.catalogue();
+        return catalogue
+                .openOffer(line.offer().value())
+                .map(offer -> Choice.again(
+                                offer, line.party(), line.length(), line.units(), line.addOns(), line.place())
+                        .address(null))
+                .orElse("");
     }
 
     private BookingView.Paying paying(Order order, List<Payment> all, boolean waits, boolean unreachable) {

@@ -1,5 +1,6 @@
 package gastfreund.app.bookingpage;
 
+import gastfreund.app.companions.Companion;
 import gastfreund.app.documents.Document;
 import gastfreund.app.openings.Slot;
 import gastfreund.app.orders.AnswerStore;
@@ -71,8 +72,23 @@ public record BookingView(
      * What stands, with what its guest may do about it.
      *
      * @param payable whether what is left of it can be paid now
+     * @param along who comes along
+     * @param invite the fields in which somebody is invited; empty: nobody more can be
+     * @param again where the same is booked again; empty: it is sold no more
      */
-    public record Line(OrderRows.Row row, boolean payable, boolean movable, boolean cancellable) {
+    public record Line(
+            OrderRows.Row row,
+            boolean payable,
+            boolean movable,
+            boolean cancellable,
+            List<Companion> along,
+            List<Field> invite,
+            String again) {
+
+        /** Where it takes place online, where it can be asked for already; empty: nowhere. */
+        public String join() {
+            return row.directions().startsWith("http") ? row.directions() : "";
+        }
 
         /** Whether it waits for the house's yes. */
         public boolean asks() {

@@ -1,6 +1,7 @@
 package gastfreund.app.guests;
 
 import gastfreund.app.bookings.BookingStore;
+import gastfreund.app.companions.Companions;
 import gastfreund.app.journal.Actor;
 import gastfreund.app.journal.Cause;
 import gastfreund.app.orders.Orders;
@@ -32,6 +33,7 @@ class GuestService {
     private final Talks talks;
     private final GuestCards cards;
     private final Wishes wishes;
+    private final Companions companions;
     private final Tokens tokens;
     private final Clock clock;
 
@@ -44,7 +46,9 @@ class GuestService {
             BookingStore bookings,
             Talks talks,
             GuestCards cards,
-            Wishes wishes) {
+            Wishes wishes,
+            Companions companions) {
+        this.companions = companions;
         this.wishes = wishes;
         this.cards = cards;
         this.talks = talks;
@@ -118,6 +122,7 @@ class GuestService {
             store.forget(order, tokens.next(), now);
             bookings.forgetVisitors(order);
             talks.forget(order);
+            companions.forget(order);
             books.note(order, who, Cause.DATA_FORGOTTEN.code());
         });
         return true;

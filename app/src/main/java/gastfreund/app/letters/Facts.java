@@ -28,6 +28,7 @@ import tools.jackson.databind.json.JsonMapper;
  * @param letter the id of a letter that goes before or after a booking; null: it is none of these
  * @param reason what the host says of it; null in letters of an earlier version of the application
  * @param page the path of the page that it is about; null: the order's
+ * @param until until when it is kept, for a letter that something came free; null: another letter
  * @param prove the path by which the guest shows that the address is theirs; empty: it is not asked
  */
 public record Facts(
@@ -51,7 +52,8 @@ public record Facts(
         String prove,
         @Nullable String letter,
         @Nullable String reason,
-        @Nullable String page) {
+        @Nullable String page,
+        @Nullable Long until) {
 
     private static final JsonMapper JSON = JsonMapper.builder()
             .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
@@ -85,6 +87,17 @@ public record Facts(
 
         public Interval time() {
             return Interval.between(start, end);
+        }
+
+        /** Whether it says nothing of money. */
+        public boolean isPlain() {
+            return total < 0;
+        }
+
+        /** When and where, and nothing else. */
+        Row plain() {
+            return new Row(
+                    booking, title, start, end, party, staff, place, directions, "", -1, 0, null, null, offer, "");
         }
 
         public Money price() {
@@ -131,8 +144,39 @@ public record Facts(
     /** @param until the last date on which it is waited for */
     public record Transfer(long amount, String holder, String iban, String reference, String until) {}
 
+    /**
+     * The same for somebody who comes along: nothing of money, answers or the order itself.
+     *
+     * @param whose name of whoever booked; empty: it is not said
+     */
+    Facts alongTo(String name, String mail, String whose) {
+        return new Facts(
+                number,
+                "",
+                name,
+                mail,
+                "",
+                what,
+                rows.stream().map(Row::plain).toList(),
+                List.of(),
+                List.of(),
+                struck,
+                certain.stream().map(Row::plain).toList(),
+                0,
+                0,
+                0,
+                0,
+                List.of(),
+                null,
+                "",
+                null,
+                whose,
+                null,
+                null);
+    }
+
     /** A letter about one thing that can be had, before there is an order. */
-    static Facts offering(String guest, String email, String what, Row row, String page) {
+    static Facts offering(String guest, String email, String what, Row row, String page, Instant until) {
         return new Facts(
                 0,
                 "",
@@ -154,7 +198,8 @@ public record Facts(
                 "",
                 null,
                 null,
-                page);
+                page,
+                until.getEpochSecond());
     }
 
     /** What the host says of it; empty: nothing. */

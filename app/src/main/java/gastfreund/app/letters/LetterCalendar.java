@@ -36,15 +36,17 @@ class LetterCalendar {
     @Nullable
     String of(String kind, Facts facts, Formats f) {
         return switch (kind) {
-            case "confirmation", "host" -> facts.certain().isEmpty()
+            case "confirmation", "host", CompanionLetters.INVITED -> facts.certain()
+                            .isEmpty()
                     ? null
                     : CalendarFile.of(
                             events(facts.certain(), CalendarFile.State.CONFIRMED, facts, f),
                             f.zone().id(),
                             clock.instant(),
                             CalendarFile.Cover.NONE);
-            case "moved", "moved-by-host" -> update(CalendarFile.State.CONFIRMED, facts, f);
-            case "cancelled", "cancelled-by-host" -> update(CalendarFile.State.CANCELLED, facts, f);
+            case "moved", "moved-by-host", CompanionLetters.MOVED -> update(CalendarFile.State.CONFIRMED, facts, f);
+            case "cancelled", "cancelled-by-host", CompanionLetters.CANCELLED -> update(
+                    CalendarFile.State.CANCELLED, facts, f);
             default -> null;
         };
     }
@@ -73,7 +75,7 @@ class LetterCalendar {
                         row.title(),
                         row.place(),
                         row.directions(),
-                        address.inLetters("/bookings/" + facts.token())))
+                        address.inLetters(facts.token().isEmpty() ? "/" : "/bookings/" + facts.token())))
                 .toList();
     }
 }

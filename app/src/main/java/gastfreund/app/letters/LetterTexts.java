@@ -191,7 +191,7 @@ class LetterTexts implements LetterWriting {
                 "intro",
                 kind.equals("address")
                         ? f.text("letter.address.intro", Long.toString(facts.number()))
-                        : f.text("letter." + kind + ".intro"));
+                        : f.text("letter." + kind + (isBySomebody(kind, facts) ? ".introBy" : ".intro")));
         model.put("money", money(kind, facts, f));
         if (kind.equals("prove")) {
             model.put("button", f.text("letter.prove.button"));
@@ -208,6 +208,11 @@ class LetterTexts implements LetterWriting {
                 "note", f.text("letter." + kind + ".subject", facts.what()), model, f, calendars.of(kind, facts, f));
     }
 
+    /** Whether an invitation says by whom it is. */
+    private static boolean isBySomebody(String kind, Facts facts) {
+        return kind.equals(CompanionLetters.INVITED) && !facts.why().isEmpty();
+    }
+
     /** What is written on the button that leads to the page. */
     private static String toPage(String kind, Formats f) {
         return f.text(Occasions.of(kind).orElse(null) == Occasion.PLACE_FREE ? "letter.toPlace" : "letter.toPage");
@@ -215,9 +220,9 @@ class LetterTexts implements LetterWriting {
 
     /** What is said of money, or of the time until which something is kept; empty: nothing is. */
     private static String money(String kind, Facts facts, Formats f) {
-        Instant kept = facts.rows().isEmpty() ? null : facts.rows().get(0).free();
-        if (kept != null && Occasions.of(kind).orElse(null) == Occasion.PLACE_FREE) {
-            return f.text("letter.place-free.until", f.moment(kept));
+        Long until = facts.until();
+        if (until != null) {
+            return f.text("letter.place-free.until", f.moment(Instant.ofEpochSecond(until)));
         }
         Facts.Transfer transfer = facts.transfer();
         if (transfer != null) {

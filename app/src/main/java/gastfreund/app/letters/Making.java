@@ -118,6 +118,7 @@ final class Making {
                 prove,
                 letter,
                 reason,
+                null,
                 null);
     }
 

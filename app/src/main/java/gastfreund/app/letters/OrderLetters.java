@@ -2,6 +2,7 @@ package gastfreund.app.letters;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Speech;
+import gastfreund.app.companions.Companions;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.HostService;
 import gastfreund.app.languages.Formats;
@@ -38,7 +39,7 @@ import org.springframework.stereotype.Component;
 public class OrderLetters {
 
     /** What is told of a move by the house. */
-    private static final List<String> MOVED = List.of("moved-by-host", "host-moved-here");
+    private static final List<String> MOVED = List.of("moved-by-host", "host-moved-here", CompanionLetters.MOVED);
 
     private final CatalogueService catalogues;
     private final Speech speech;
@@ -47,6 +48,7 @@ public class OrderLetters {
     private final TextGateway texts;
     private final Unsubscribing unsubscribing;
     private final HostService hosts;
+    private final Companions companions;
     private final ProofKeys proofs;
 
     OrderLetters(
@@ -57,6 +59,7 @@ public class OrderLetters {
             TextGateway texts,
             Unsubscribing unsubscribing,
             HostService hosts,
+            Companions companions,
             ProofKeys proofs) {
         this.catalogues = catalogues;
         this.speech = speech;
@@ -65,6 +68,7 @@ public class OrderLetters {
         this.texts = texts;
         this.unsubscribing = unsubscribing;
         this.hosts = hosts;
+        this.companions = companions;
         this.proofs = proofs;
     }
 
@@ -111,6 +115,7 @@ public class OrderLetters {
         if (kind.equals("cancelled")) {
             toHosts(order, "host-cancelled", about(order, lines));
         }
+        lines.forEach(line -> toCompanions(order, line, CompanionLetters.CANCELLED));
         boolean booked = kind.equals("cancelled") || kind.equals("cancelled-by-host");
         if (booked) {
             toPeople(order, kind.equals("cancelled") ? "host-cancelled" : "host-cancelled-here", lines);
@@ -128,6 +133,7 @@ public class OrderLetters {
         if (byGuest) {
             toHosts(order, "host-moved", about(order, List.of(line)));
         }
+        toCompanions(order, line, CompanionLetters.MOVED);
         toPeople(order, byGuest ? "host-moved" : "host-moved-here", List.of(line));
     }
 
@@ -296,6 +302,13 @@ public class OrderLetters {
                 .or(() -> inCharge.stream().findFirst())
                 .map(Host::language)
                 .orElse(Locale.ENGLISH);
+    }
+
+    /** Writes to those who come along. */
+    private void toCompanions(Order order, OrderLine line, String kind) {
+        companions
+                .of(line.booking())
+                .forEach(c -> outbox.putForGuest(CompanionLetters.letter(order, facts(order, line), c, kind)));
     }
 
     /** What a letter about one booking says. */

@@ -67,9 +67,9 @@ public class PlaceFreeLetters {
                 free.price().minor(),
                 0,
                 null,
-                free.until().getEpochSecond(),
+                null,
                 reserved.offer().value(),
                 "");
-        return Facts.offering(free.guest(), free.email(), title, row, free.path());
+        return Facts.offering(free.guest(), free.email(), title, row, free.path(), free.until());
     }
 }

@@ -44,7 +44,10 @@ final class TagValues {
         values.put("bookingPage", page);
         values.put("payPage", left.isPositive() || facts.open() > 0 ? page : "");
         values.put("joinLink", joined(rows, r -> r.directions().startsWith("http") ? r.directions() : "", "\n"));
-        values.put("freeUntil", joined(rows, r -> until(r.free(), f), ", "));
+        Long kept = facts.until();
+        values.put(
+                "freeUntil",
+                kept == null ? joined(rows, r -> until(r.free(), f), ", ") : f.moment(Instant.ofEpochSecond(kept)));
         values.put("reason", facts.why());
         values.put("house", house);
         return values;

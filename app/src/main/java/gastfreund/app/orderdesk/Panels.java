@@ -1,12 +1,16 @@
 package gastfreund.app.orderdesk;
 
+import gastfreund.app.companions.Companion;
+import gastfreund.app.companions.Companions;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.journal.JournalEntry;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.orders.GivenAnswer;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.Orders;
 import gastfreund.app.talks.Talks;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -22,8 +26,10 @@ public class Panels {
     private final Decisions decisions;
     private final Conversation conversation;
     private final Talks talks;
+    private final Companions companions;
 
-    Panels(Orders orders, Decisions decisions, Conversation conversation, Talks talks) {
+    Panels(Orders orders, Decisions decisions, Conversation conversation, Talks talks, Companions companions) {
+        this.companions = companions;
         this.orders = orders;
         this.decisions = decisions;
         this.conversation = conversation;
@@ -39,7 +45,7 @@ public class Panels {
         return new Panel(
                 order,
                 decisions.came(line, f),
-                orders.answersOf(line.booking()),
+                answers(line, f),
                 talks.note(line.booking()).orElse(null),
                 decisions.about(order, line, host, wrong, f).stream()
                         .map(d -> d.on(board))
@@ -49,6 +55,16 @@ public class Panels {
                         .filter(e -> e.subject().equals(line.booking().value()))
                         .map(e -> step(e, f))
                         .toList()));
+    }
+
+    /** What its guest answered, and who comes along. */
+    private List<GivenAnswer> answers(OrderLine line, Formats f) {
+        List<GivenAnswer> answers = new ArrayList<>(orders.answersOf(line.booking()));
+        for (Companion one : companions.of(line.booking())) {
+            String words = one.name() + ", " + one.email();
+            answers.add(new GivenAnswer(line.booking(), 0, "along", f.text("along.comes"), words));
+        }
+        return answers;
     }
 
     private static <T> List<T> last(List<T> all) {
