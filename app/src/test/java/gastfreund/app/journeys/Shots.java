@@ -84,6 +84,14 @@ public final class Shots {
         Page page = page(width);
         page.navigate(address + "/");
         take(page, "house" + suffix);
+        if (wide) {
+            page.navigate(address + "/agenda?party=2");
+            page.locator(".ribbon .day:has(.bar)").nth(8).click();
+            page.waitForURL("**day=**");
+            page.locator("button.opening").nth(6).click();
+            page.locator("#opening").waitFor();
+            take(page, "agenda");
+        }
         page.navigate(address + "/offers/private-lesson?party=2&length=90");
         page.locator(".ribbon .day:has(.bar)").nth(wide ? 8 : 9).click();
         page.waitForURL("**day=**");
@@ -150,15 +158,6 @@ public final class Shots {
         take(page, "board");
         page.navigate(address + "/desk/waits");
         take(page, "waits");
-        page.navigate(address + "/desk/guests?q=rasmus");
-        page.locator("main table a").first().click();
-        page.waitForURL("**/guests/**");
-        page.getByLabel("Tags").fill("regular, left-handed");
-        page.getByLabel("Note").fill("Likes the wheel by the window.");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep it"))
-                .click();
-        page.waitForURL("**said=**");
-        take(page, "guest");
         page.navigate(address + "/desk/orders");
         page.locator("main table a").first().click();
         page.waitForURL("**/orders/**");
