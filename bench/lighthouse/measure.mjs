@@ -2,6 +2,7 @@
 // article is looked at with the panel in it and without, turn by turn, so that both have the same machine.
 import { launch } from 'chrome-launcher';
 import lighthouse from 'lighthouse';
+import puppeteer from 'puppeteer-core';
 
 const [house, neighbour, runs = '3'] = process.argv.slice(2);
 const PAGES = {
@@ -17,6 +18,36 @@ const chrome = await launch({
   chromePath: '/usr/bin/chromium',
   chromeFlags: ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic'],
 });
+
+// A guest's way as far as a page of their booking: what only somebody has who has kept a place can be looked at, too.
+const browser = await puppeteer.connect({ browserURL: `http://localhost:${chrome.port}` });
+const guest = await browser.newPage();
+const go = (press) => Promise.all([guest.waitForNavigation(), press()]);
+await guest.goto(`${house}/offers/private-lesson?party=1`);
+await go(() => guest.click('.slot'));
+PAGES.basket = guest.url();
+await guest.goto(`${PAGES.basket}/checkout`);
+PAGES.checkout = guest.url();
+const fill = async () => {
+  await guest.type('[name=name]', 'Tilde Rehn');
+  await guest.type('[name=email]', 'tilde.rehn@post.example');
+  await guest.type('[name=phone]', '+49 30 5550 177');
+  await guest.$$eval('fieldset:has([type=radio])', (groups) => groups.forEach((group) => group.querySelectorAll('input')[1].click()));
+  await guest.$$eval('[name=agree]', (boxes) => boxes.forEach((box) => box.click()));
+};
+const another = await browser.newPage();
+await another.goto(`${house}/offers/private-lesson?party=1`);
+await Promise.all([another.waitForNavigation(), another.click('.slot')]);
+await guest.goto(`${another.url().replace(/[?#].*/, '')}/checkout`);
+await another.close();
+await fill();
+await go(() => guest.click('#checkout .button.main'));
+if (guest.url().includes('/pay/')) await go(() => guest.click('button[type=submit]'));
+await guest.waitForFunction(() => window.location.pathname.startsWith('/bookings/'));
+PAGES.booking = guest.url();
+await guest.close();
+await browser.disconnect();
+
 const median = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];
 const found = Object.fromEntries(Object.keys(PAGES).map((name) => [name, []]));
 const failed = new Map();

@@ -1,5 +1,6 @@
 import { isLeaving } from '../leaving.js';
 import { proofOf } from '../proof.js';
+import { bringIntoSight } from '../sight.js';
 import { sendWith } from './forms.js';
 
 // The agenda: what is looked for is asked again as it is changed, an opening shows what it is before it is kept, and
@@ -48,11 +49,7 @@ export const agenda = () => ({
       opening.tabIndex = i ? -1 : 0;
       opening.setAttribute('aria-expanded', 'false');
     });
-    const place = this.$root.querySelector('.scroll');
-    const day = this.$root.querySelector('.day[aria-current]');
-    if (!place || !day || place.scrollWidth <= place.clientWidth) return;
-    const { left, width } = day.getBoundingClientRect();
-    place.scrollLeft += left + width / 2 - place.getBoundingClientRect().left - place.clientWidth / 2;
+    bringIntoSight(this.$root);
   },
 
   openings() {

@@ -1,4 +1,5 @@
 import { isLeaving } from '../leaving.js';
+import { bringIntoSight } from '../sight.js';
 
 // The booking panel: whatever is changed in it is fetched alone, and the address follows.
 // A click that comes while another is on its way waits for it, and then means the link that stands in its place.
@@ -7,16 +8,7 @@ export const panel = () => ({
   last: Promise.resolve(),
 
   init() {
-    this.show();
-  },
-
-  // On a narrow screen the ribbon is wider than its place: the chosen day is brought into sight.
-  show() {
-    const place = this.$root.querySelector('.scroll');
-    const day = this.$root.querySelector('.day[aria-current]');
-    if (!place || !day || place.scrollWidth <= place.clientWidth) return;
-    const { left, width } = day.getBoundingClientRect();
-    place.scrollLeft += left + width / 2 - place.getBoundingClientRect().left - place.clientWidth / 2;
+    bringIntoSight(this.$root);
   },
 
   area: {
@@ -57,7 +49,7 @@ export const panel = () => ({
       if (this.$root.querySelector('form[aria-busy="true"]')) return false;
       const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
       this.$root.replaceChildren(...html.body.firstElementChild.childNodes);
-      this.show();
+      bringIntoSight(this.$root);
       const again = focus && this.$root.querySelector(`[data-panel="${CSS.escape(focus)}"]`);
       if (again) again.focus({ preventScroll: true });
       return true;

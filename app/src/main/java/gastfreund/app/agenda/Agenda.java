@@ -19,7 +19,6 @@ import gastfreund.core.offers.PlaceId;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Openings;
 import gastfreund.core.openings.Query;
-import gastfreund.core.openings.Reason;
 import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -151,7 +150,7 @@ public class Agenda {
             Offer offer = offers.get(i);
             for (Answer.Entry entry :
                     Openings.explain(house, taken, asked.get(i)).entries()) {
-                if (entry.isOpen() ? fits(entry, sought, house) : isFull(entry) && isThen(entry, sought, house)) {
+                if (entry.isOpen() ? fits(entry, sought, house) : Slot.isFull(entry) && isThen(entry, sought, house)) {
                     sessions.add(new Session(
                             offer, entry, entry.isOpen() ? Optional.of(Opening.of(entry, house)) : Optional.empty()));
                 }
@@ -159,12 +158,6 @@ public class Agenda {
         }
         sessions.sort(Comparator.comparingLong(s -> s.entry().time().start()));
         return sessions;
-    }
-
-    /** Whether it is only that too many come already. */
-    private static boolean isFull(Answer.Entry entry) {
-        return entry.options().stream()
-                .anyMatch(o -> !o.reasons().isEmpty() && o.reasons().stream().allMatch(Reason.Seats.class::isInstance));
     }
 
     /** Openings of one length. */

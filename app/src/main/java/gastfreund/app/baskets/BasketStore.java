@@ -105,8 +105,11 @@ class BasketStore {
     /** All places that are kept and not paid for. */
     List<Unpaid> unpaid(Instant now) {
         return jdbc.sql(
-                        "SELECT id, coalesce(visitor, '') AS visitor FROM bookings WHERE status = 'held' AND expires_at > ?")
-                .param(now.getEpochSecond())
+                        """
+                        SELECT id, coalesce(visitor, '') AS visitor FROM bookings
+                        WHERE status = 'held' AND expires_at > ? AND coalesce(visitor, '') <> ?
+                        """)
+                .params(now.getEpochSecond(), Holds.WAITED)
                 .query((row, n) -> new Unpaid(new BookingId(row.getString("id")), row.getString("visitor")))
                 .list();
     }

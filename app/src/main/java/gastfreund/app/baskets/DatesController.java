@@ -14,7 +14,6 @@ import gastfreund.app.strangers.VisitorMarks;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.openings.Answer;
-import gastfreund.core.openings.Reason;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -119,7 +118,7 @@ class DatesController {
                         choice.query(today, today.plusDays(DAYS - 1L), clock.instant()))
                 .entries()
                 .stream()
-                .filter(e -> e.isOpen() || isFull(e))
+                .filter(e -> e.isOpen() || Slot.isFull(e))
                 .limit(MOST_SHOWN)
                 .map(e -> row(e, choice, links, f))
                 .toList();
@@ -148,12 +147,6 @@ class DatesController {
                         advice.door(request, GuestSeries.MOST_TIMES),
                         choice.address(links.basket())));
         return "baskets/dates";
-    }
-
-    /** Whether it is only that too many come already. */
-    private static boolean isFull(Answer.Entry entry) {
-        return entry.options().stream()
-                .anyMatch(o -> !o.reasons().isEmpty() && o.reasons().stream().allMatch(Reason.Seats.class::isInstance));
     }
 
     private Row row(Answer.Entry entry, Choice choice, Links links, Formats f) {

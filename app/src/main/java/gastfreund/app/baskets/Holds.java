@@ -46,8 +46,8 @@ public class Holds {
     /** How long after it first began a hold ends, whatever was changed. */
     private static final Duration LONGEST_HOLD = Duration.ofMinutes(45);
 
-    /** The mark under which places are kept for those who have waited for them: they are nobody's who keeps others. */
-    private static final String WAITED = "waited";
+    /** The mark under which places are kept for those who have waited for them; they do not count among what is kept unpaid. */
+    static final String WAITED = "waited";
 
     private final BookingStore bookings;
     private final BasketStore store;

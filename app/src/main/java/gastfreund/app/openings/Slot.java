@@ -4,6 +4,7 @@ import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Answer;
+import gastfreund.core.openings.Reason;
 import gastfreund.core.time.Interval;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -30,6 +31,12 @@ public record Slot(Interval time, Money price, String staff, int left) {
                 .collect(Collectors.joining(", "));
         int left = entry.open().stream().mapToInt(o -> o.opening().left()).sum();
         return new Slot(entry.time(), price, staff, left);
+    }
+
+    /** Whether nothing stands against an entry but that too many come already. */
+    public static boolean isFull(Answer.Entry entry) {
+        return entry.options().stream()
+                .anyMatch(o -> !o.reasons().isEmpty() && o.reasons().stream().allMatch(Reason.Seats.class::isInstance));
     }
 
     private static String nameOf(House house, StaffId id) {

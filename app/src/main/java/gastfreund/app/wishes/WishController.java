@@ -15,6 +15,7 @@ import gastfreund.app.secrets.Tokens;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.Offer;
+import gastfreund.core.offers.Place;
 import gastfreund.core.offers.PlaceId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.time.Minutes;
@@ -276,14 +277,16 @@ class WishController {
         if (!lengths.isEmpty()) {
             facts.add(new WishPage.Fact(f.text("offer.howLong"), lengths));
         }
-        if (wish.staff() != null) {
-            facts.add(new WishPage.Fact(
-                    f.text("wish.with"), house.staff(wish.staff()).name()));
-        }
-        if (!wish.places().isEmpty()) {
-            facts.add(new WishPage.Fact(
-                    f.text("offer.where"),
-                    wish.places().stream().map(p -> house.place(p).name()).collect(Collectors.joining(", "))));
+        // Whom or what the house no longer has is not named.
+        house.staff().stream()
+                .filter(s -> s.id().equals(wish.staff()))
+                .forEach(s -> facts.add(new WishPage.Fact(f.text("wish.with"), s.name())));
+        String places = house.places().stream()
+                .filter(p -> wish.places().contains(p.id()))
+                .map(Place::name)
+                .collect(Collectors.joining(", "));
+        if (!places.isEmpty()) {
+            facts.add(new WishPage.Fact(f.text("offer.where"), places));
         }
         return facts;
     }

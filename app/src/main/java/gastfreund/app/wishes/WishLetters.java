@@ -1,5 +1,6 @@
 package gastfreund.app.wishes;
 
+import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Speech;
 import gastfreund.app.languages.Formats;
@@ -57,7 +58,7 @@ class WishLetters implements LetterWriting {
     public Written write(Letter letter) {
         String token = JSON.readValue(letter.facts(), Said.class).token();
         Formats f = speech.in(letter.language(), catalogues.catalogue());
-        var catalogue = catalogues.in(letter.language());
+        Catalogue catalogue = catalogues.in(letter.language());
         String house = catalogue.house().name();
         List<Row> rows = store.find(token).stream()
                 .map(w -> new Row(

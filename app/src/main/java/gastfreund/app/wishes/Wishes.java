@@ -291,21 +291,26 @@ public class Wishes implements WhoWaits {
     }
 
     Optional<Waiting> find(String token) {
-        return store.find(token);
+        return store.find(token).filter(this::isKnown);
+    }
+
+    /** Whether the house still has its offer. */
+    private boolean isKnown(Waiting waiting) {
+        return catalogues.catalogue().house().offer(waiting.wish().offer()).isPresent();
     }
 
     /** How many wait. */
     public int count() {
-        return store.waiting().size();
+        return waiting().size();
     }
 
     /** Those that wait, in turn. */
     List<Waiting> waiting() {
-        return store.waiting();
+        return store.waiting().stream().filter(this::isKnown).toList();
     }
 
     /** Those for which something is kept. */
     List<Waiting> offered() {
-        return store.offered();
+        return store.offered().stream().filter(this::isKnown).toList();
     }
 }
