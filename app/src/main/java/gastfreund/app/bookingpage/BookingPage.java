@@ -227,8 +227,7 @@ public class BookingPage {
                 cancellable && moves.mayMove(line),
                 cancellable,
                 along,
-                more ? invite(line, typed, f) : List.of(),
-                again(line));
+                more ? invite(line, typed, f) : List.of());
     }
 
     private static List<Field> invite(OrderLine line, @Nullable Invite typed, Formats f) {
@@ -246,15 +245,15 @@ public class BookingPage {
                 : List.of(name, email);
     }
 
-    /** Where the same is booked again, by whoever has booked it; empty: it is sold no more. */
-    private String again(OrderLine line) {
-        Catalogue catalogue = catalogues.catalogue();
-        return catalogue
+    /** Where the same is booked again; where it is sold no more, what else there is. */
+    String again(OrderLine line) {
+        return catalogues
+                .catalogue()
                 .openOffer(line.offer().value())
                 .map(offer -> Choice.again(
                                 offer, line.party(), line.length(), line.units(), line.addOns(), line.place())
                         .address(null))
-                .orElse("");
+                .orElse("/");
     }
 
     private BookingView.Paying paying(Order order, List<Payment> all, boolean waits, boolean unreachable) {

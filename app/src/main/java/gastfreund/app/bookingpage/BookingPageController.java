@@ -131,6 +131,12 @@ public class BookingPageController {
                 .body(calendars.of(order, Reminder.of(remind)));
     }
 
+    /** The same once more, as far as it is still sold: the page itself says what was booked, whatever has become of it. */
+    @GetMapping("/lines/{booking}/again")
+    String again(@ModelAttribute(name = "order", binding = false) Order order, @PathVariable BookingId booking) {
+        return "redirect:" + page.again(order.lineAsked(booking));
+    }
+
     /** The guest writes to the house, about the whole of the order. */
     @PostMapping("/write")
     String write(

@@ -74,7 +74,6 @@ public record BookingView(
      * @param payable whether what is left of it can be paid now
      * @param along who comes along
      * @param invite the fields in which somebody is invited; empty: nobody more can be
-     * @param again where the same is booked again; empty: it is sold no more
      */
     public record Line(
             OrderRows.Row row,
@@ -82,8 +81,7 @@ public record BookingView(
             boolean movable,
             boolean cancellable,
             List<Companion> along,
-            List<Field> invite,
-            String again) {
+            List<Field> invite) {
 
         /** Where it takes place online, where it can be asked for already; empty: nowhere. */
         public String join() {

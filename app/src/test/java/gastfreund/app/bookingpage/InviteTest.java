@@ -105,8 +105,7 @@ class InviteTest extends OrdersTest {
     @Test
     void theSameCanBeBookedAgain() {
         Order order = booked(18);
-        String again =
-                page(order).selectFirst("a[href^=/offers/private-lesson]").attr("href");
-        assertThat(get(again).body()).contains("2 people");
+        String again = page(order).selectFirst("a[href$=/again]").attr("href");
+        assertThat(get(path(get(again))).body()).contains("2 people");
     }
 }
