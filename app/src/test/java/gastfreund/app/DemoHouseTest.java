@@ -99,6 +99,7 @@ public abstract class DemoHouseTest {
         registry.add("gastfreund.texts.url", () -> STANDINS.address() + "/texts");
         registry.add("gastfreund.busy.private-addresses", () -> true);
         registry.add("gastfreund.jobs.busy", () -> "1h");
+        registry.add("gastfreund.jobs.wishes", () -> "1h");
         registry.add("gastfreund.jobs.troubles", () -> "1h");
         registry.add("gastfreund.mailbox.host", () -> "127.0.0.1");
         registry.add("gastfreund.mailbox.port", STANDINS::imapPort);
