@@ -2,6 +2,7 @@ import { isLeaving } from '../leaving.js';
 import { proofOf } from '../proof.js';
 import { bringIntoSight } from '../sight.js';
 import { sendWith } from './forms.js';
+import { pageFrom } from '../page.js';
 
 // The agenda: what is looked for is asked again as it is changed, an opening shows what it is before it is kept, and
 // arrows go from one to the next.
@@ -89,8 +90,7 @@ export const agenda = () => ({
     this.busy = true;
     try {
       const answer = await fetch(href, { headers: { Accept: 'text/html' } });
-      if (!answer.ok) throw new Error(answer.statusText);
-      const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      const html = await pageFrom(answer);
       if (mine !== this.asked || this.sent) return false;
       const fresh = html.querySelector('#agenda [data-body]');
       this.$root.querySelector('[data-body]').replaceChildren(...fresh.childNodes);

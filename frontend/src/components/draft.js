@@ -2,6 +2,7 @@ import { grips } from '../grips.js';
 import { isLeaving } from '../leaving.js';
 import { oneAtATime } from '../turns.js';
 import { typedBefore } from '../typed.js';
+import { pageFrom } from '../page.js';
 
 // A page whose form is a draft: it is kept as it is typed, and what it does is asked a moment after the last change. What is
 // answered late is dropped; what is being typed in is left alone. The knots of a ladder are moved by the pointer or by arrows.
@@ -85,8 +86,7 @@ export const draft = () => ({
     body.set('fragment', this.$root.dataset.fragment);
     try {
       const answer = await (asks ? fetch(`${form.action}?${body}`) : fetch(form.action, { method: 'POST', body }));
-      if (!answer.ok) throw new Error(answer.statusText);
-      const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      const html = await pageFrom(answer);
       if (mine !== this.asked) return;
       this.take(html);
       if (asks) history.replaceState(history.state, '', `${form.action}?${said}`);

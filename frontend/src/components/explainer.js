@@ -1,4 +1,5 @@
 import { isLeaving } from '../leaving.js';
+import { pageFrom } from '../page.js';
 
 // The day explainer: the moment under the pointer, or the next one by the arrows, is looked at without a new page.
 export const explainer = () => ({
@@ -64,8 +65,7 @@ export const explainer = () => ({
     part.searchParams.set('fragment', 'explained');
     try {
       const answer = await fetch(part);
-      if (!answer.ok) throw new Error(answer.statusText);
-      const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      const html = await pageFrom(answer);
       if (mine !== this.asked) return;
       // What has the focus is replaced: it gets it back, whoever asked.
       const held = this.$root.contains(document.activeElement?.closest?.('[data-at]') ?? null);

@@ -1,6 +1,7 @@
 import { isLeaving } from '../leaving.js';
 import { oneAtATime } from '../turns.js';
 import { typedBefore } from '../typed.js';
+import { pageFrom } from '../page.js';
 
 // The week of somebody's hours. What counts are the figures at the right of each day: whatever is drawn is written there,
 // and the page is asked what it does. Windows are [from, to, whom] in minutes; whom is empty where it is for everything.
@@ -342,8 +343,7 @@ export const hours = () => ({
     body.set('fragment', 'hours');
     try {
       const answer = await fetch(form.action, { method: 'POST', body });
-      if (!answer.ok) throw new Error(answer.statusText);
-      const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      const html = await pageFrom(answer);
       if (mine !== this.asked || this.drag) return;
       this.take(html);
     } catch {

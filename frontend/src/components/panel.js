@@ -1,5 +1,6 @@
 import { isLeaving } from '../leaving.js';
 import { bringIntoSight } from '../sight.js';
+import { pageFrom } from '../page.js';
 
 // The booking panel: whatever is changed in it is fetched alone, and the address follows.
 // A click that comes while another is on its way waits for it, and then means the link that stands in its place.
@@ -44,10 +45,9 @@ export const panel = () => ({
     this.busy = true;
     try {
       const answer = await fetch(address, { headers: { Accept: 'text/html' } });
-      if (!answer.ok) throw new Error(answer.statusText);
+      const html = await pageFrom(answer);
       // A time that is just being kept is not taken from under the guest's hand.
       if (this.$root.querySelector('form[aria-busy="true"]')) return false;
-      const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
       this.$root.replaceChildren(...html.body.firstElementChild.childNodes);
       bringIntoSight(this.$root);
       const again = focus && this.$root.querySelector(`[data-panel="${CSS.escape(focus)}"]`);

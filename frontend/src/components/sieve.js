@@ -1,5 +1,5 @@
 // What the house offers, sifted as words are typed: a card stays that has them all.
-const plain = (text) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+const plain = (text) => text.toLowerCase().replaceAll('ß', 'ss').normalize('NFD').replace(/\p{M}/gu, '');
 
 export const sieve = () => ({
   area: {

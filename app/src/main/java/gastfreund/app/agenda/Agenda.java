@@ -6,6 +6,7 @@ import gastfreund.app.bookings.BookedStore;
 import gastfreund.app.bookings.BookingChanges;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.openings.AsOf;
 import gastfreund.app.openings.PartOfDay;
 import gastfreund.app.openings.Reaches;
 import gastfreund.app.openings.Slot;
@@ -20,6 +21,7 @@ import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Openings;
 import gastfreund.core.openings.Query;
 import gastfreund.core.time.Interval;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -30,6 +32,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -45,6 +49,9 @@ public class Agenda {
 
     /** How many different questions are kept with how much is open on each date. */
     private static final int KEPT = 200;
+
+    /** What was counted is of no use in another minute. */
+    private static final Duration LONGEST = Duration.ofMinutes(1);
 
     /**
      * An opening of the agenda.
@@ -73,15 +80,15 @@ public class Agenda {
      */
     record Session(Offer offer, Answer.Entry entry, Optional<Opening> opening) {}
 
-    /** What was counted, and of when. */
-    private record Counted(House house, long version, long minute, Sought sought, LocalDate first, int days) {}
+    /** What was counted. */
+    private record Counted(AsOf asOf, Sought sought, LocalDate first, int days) {}
 
     private final CatalogueService catalogues;
     private final BookedStore booked;
     private final BookingChanges changes;
     private final Reading reading;
     private final Cache<Counted, List<Integer>> counts =
-            Caffeine.newBuilder().maximumSize(KEPT).build();
+            Caffeine.newBuilder().maximumSize(KEPT).expireAfterWrite(LONGEST).build();
 
     Agenda(CatalogueService catalogues, BookedStore booked, BookingChanges changes, Reading reading) {
         this.catalogues = catalogues;
@@ -100,7 +107,7 @@ public class Agenda {
         House house = catalogues.catalogue().house();
         List<List<Lane>> days = new ArrayList<>();
         first.datesUntil(last.plusDays(1)).forEach(date -> days.add(new ArrayList<>()));
-        for (Found found : found(sought, first, last, now)) {
+        for (Found found : found(sought, first, last, now, reading::of)) {
             found.open().forEach((date, entries) -> days.get((int) ChronoUnit.DAYS.between(first, date))
                     .add(new Lane(
                             found.offer(),
@@ -114,9 +121,7 @@ public class Agenda {
 
     /** How many openings each of so many dates has. It is kept until a booking, the house or the minute changes it. */
     List<Integer> counts(Sought sought, LocalDate first, int days, Instant now) {
-        // Read before the bookings are: a booking that comes meanwhile makes it anew.
-        Counted asked = new Counted(
-                catalogues.catalogue().house(), changes.version(), now.getEpochSecond() / 60, sought, first, days);
+        Counted asked = new Counted(AsOf.of(catalogues.catalogue().house(), changes, now), sought, first, days);
         List<Integer> kept = counts.getIfPresent(asked);
         if (kept == null) {
             kept = count(sought, first, days, now);
@@ -128,7 +133,9 @@ public class Agenda {
     private List<Integer> count(Sought sought, LocalDate first, int days, Instant now) {
         Integer[] open = new Integer[days];
         Arrays.fill(open, 0);
-        for (Found found : found(sought, first, first.plusDays(days - 1L), now)) {
+        LocalDate last = first.plusDays(days - 1L);
+        // It is kept for others: they may not get what a page sees that was begun before.
+        for (Found found : found(sought, first, last, now, reading::ofNow)) {
             found.open()
                     .forEach((date, entries) -> open[(int) ChronoUnit.DAYS.between(first, date)] +=
                             entries.list().size());
@@ -144,7 +151,7 @@ public class Agenda {
                 offers(catalogue, sought).stream().filter(Offer::hasTimetable).toList();
         List<Query> asked =
                 offers.stream().map(o -> timetable(o, sought, first, last, now)).toList();
-        Booked taken = taken(house, asked, now);
+        Booked taken = taken(house, asked, now, reading::of);
         List<Session> sessions = new ArrayList<>();
         for (int i = 0; i < offers.size(); i++) {
             Offer offer = offers.get(i);
@@ -166,7 +173,8 @@ public class Agenda {
     /** The openings of an offer on those dates that have some. */
     private record Found(Offer offer, Map<LocalDate, Entries> open) {}
 
-    private List<Found> found(Sought sought, LocalDate first, LocalDate last, Instant now) {
+    private List<Found> found(
+            Sought sought, LocalDate first, LocalDate last, Instant now, Function<Supplier<Booked>, Booked> read) {
         Catalogue catalogue = catalogues.catalogue();
         House house = catalogue.house();
         List<Offer> offers = offers(catalogue, sought);
@@ -176,7 +184,8 @@ public class Agenda {
                         .flatMap(o -> lengths(o).stream()
                                 .flatMap(l -> queries(house, o, l, sought, first, last, now).stream()))
                         .toList(),
-                now);
+                now,
+                read);
         return offers.stream()
                 .map(offer -> new Found(offer, open(house, taken, offer, sought, first, last, now)))
                 .toList();
@@ -258,8 +267,8 @@ public class Agenda {
                 .toList();
     }
 
-    private Booked taken(House house, List<Query> asked, Instant now) {
-        return reading.of(() -> booked.touching(Reaches.together(house, asked), now));
+    private Booked taken(House house, List<Query> asked, Instant now, Function<Supplier<Booked>, Booked> read) {
+        return read.apply(() -> booked.touching(Reaches.together(house, asked), now));
     }
 
     private static boolean isThen(Answer.Entry entry, Sought sought, House house) {

@@ -3,6 +3,7 @@ package gastfreund.app.agenda;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.openings.PartOfDay;
 import gastfreund.app.pages.Links;
+import gastfreund.app.typed.GivenNumber;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
@@ -14,7 +15,6 @@ import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriComponentsBuilder;
 
@@ -39,8 +39,7 @@ record Sought(
     static final String PATH = "/agenda";
     static final int MOST_PARTY = 12;
 
-    private static final Pattern PARTY = Pattern.compile("\\A[1-9]\\d?\\z");
-    private static final Pattern PRICE = Pattern.compile("\\A[1-9]\\d{0,5}\\z");
+    private static final int MOST_PRICE = 999_999;
 
     /** How the agenda is drawn. */
     enum View {
@@ -74,9 +73,7 @@ record Sought(
 
     static Sought of(Catalogue catalogue, Asked asked) {
         return new Sought(
-                said(asked.party(), PARTY)
-                        .map(p -> Math.min(MOST_PARTY, Integer.parseInt(p)))
-                        .orElse(1),
+                GivenNumber.within(asked.party(), 1, MOST_PARTY, 1),
                 categories(catalogue).contains(asked.category()) ? String.valueOf(asked.category()) : "",
                 people(catalogue).stream()
                         .filter(s -> s.value().equals(asked.staff()))
@@ -90,11 +87,7 @@ record Sought(
                         .filter(p -> p.word().equals(asked.part()))
                         .findFirst()
                         .orElse(null),
-                said(asked.most(), PRICE).map(Integer::parseInt).orElse(0));
-    }
-
-    private static Optional<String> said(@Nullable String value, Pattern pattern) {
-        return Optional.ofNullable(value).filter(v -> pattern.matcher(v).matches());
+                GivenNumber.within(asked.most(), 0, MOST_PRICE, 0));
     }
 
     /** The categories under which something is listed, in the house's order. */

@@ -83,7 +83,7 @@ class BasketPages {
                 address.of("/basket/" + token),
                 !expired && (!held.isEmpty() || !bill.goods().isEmpty()),
                 expired,
-                holds.canExtend(token) ? links.basketPage() + "/longer" : "");
+                !held.isEmpty() && holds.canExtend(token) ? links.basketPage() + "/longer" : "");
     }
 
     private static List<Note> notes(Map<String, String> said, Formats f) {

@@ -341,10 +341,9 @@ public class Holds {
         return true;
     }
 
-    /** Whether a basket that keeps something can be given more time. */
+    /** Whether what a basket keeps can be given more time: it was not yet. */
     public boolean canExtend(String basket) {
-        Instant now = clock.instant();
-        return !store.isExtended(basket) && store.lines(basket).stream().anyMatch(l -> l.isHeld(now));
+        return !store.isExtended(basket);
     }
 
     private Duration holdTime() {

@@ -241,7 +241,7 @@ public class BookingPage {
         return here && typed != null
                 ? List.of(
                         name.value(typed.name()).wrong(typed.name().isEmpty() ? f.text("along.wrong.name") : ""),
-                        email.value(typed.email()).wrong(f.text(typed.wrong())))
+                        email.value(typed.email()).wrong(typed.address() ? "" : f.text("along.wrong.email")))
                 : List.of(name, email);
     }
 

@@ -83,6 +83,11 @@ public record BookingView(
             List<Companion> along,
             List<Field> invite) {
 
+        /** Whether an invitation was typed that cannot go out so. */
+        public boolean isTyped() {
+            return invite.stream().anyMatch(Field::isWrong);
+        }
+
         /** Where it takes place online, where it can be asked for already; empty: nowhere. */
         public String join() {
             return row.directions().startsWith("http") ? row.directions() : "";

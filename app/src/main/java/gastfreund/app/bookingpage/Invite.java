@@ -5,6 +5,6 @@ import gastfreund.core.bookings.BookingId;
 /**
  * An invitation as it was typed, that cannot go out so.
  *
- * @param wrong the key of what is wrong with the address
+ * @param address whether what was typed as a mail address is one
  */
-record Invite(BookingId booking, String name, String email, String wrong) {}
+record Invite(BookingId booking, String name, String email, boolean address) {}

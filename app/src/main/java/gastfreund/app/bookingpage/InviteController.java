@@ -54,9 +54,8 @@ class InviteController {
         if (invited) {
             return "redirect:/bookings/" + order.token() + "?invited#along-" + booking;
         }
-        String wrong = one ? called.isEmpty() ? "along.wrong.nothing" : "along.wrong.twice" : "along.wrong.email";
         Set<String> said = one && !called.isEmpty() ? Set.of("not-invited") : Set.of();
-        page.show(order, true, said, new Invite(line.booking(), called, address, wrong), model);
+        page.show(order, true, said, new Invite(line.booking(), called, address, one), model);
         return "bookingpage/booking";
     }
 

@@ -13,9 +13,7 @@ import gastfreund.app.pages.Address;
 import gastfreund.core.time.Interval;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import org.springframework.stereotype.Component;
 
 /** Writes the letters in which guests get the links to their bookings. */
@@ -23,13 +21,6 @@ import org.springframework.stereotype.Component;
 class MineLetters implements LetterWriting {
 
     static final String KIND = Outbox.ASKED + "mine";
-
-    /**
-     * A booking in the letter.
-     *
-     * @param words when and what it is
-     */
-    public record Row(String address, String words) {}
 
     private final MineStore store;
     private final CatalogueService catalogues;
@@ -64,8 +55,8 @@ class MineLetters implements LetterWriting {
         Catalogue catalogue = catalogues.catalogue();
         Formats f = speech.in(letter.language(), catalogue);
         String house = catalogue.house().name();
-        List<Row> rows = store.after(letter.recipient(), now).stream()
-                .map(m -> new Row(
+        List<LetterWriter.Link> rows = store.after(letter.recipient(), now).stream()
+                .map(m -> new LetterWriter.Link(
                         address.inLetters("/bookings/" + m.token()),
                         f.text(
                                 "mine.row",
@@ -73,13 +64,12 @@ class MineLetters implements LetterWriting {
                                 catalogue.offer(m.offer()).title(),
                                 m.bookings() - 1)))
                 .toList();
-        Map<String, Object> model = new HashMap<>();
-        model.put("f", f);
-        model.put("houseName", house);
-        model.put("intro", f.text(rows.isEmpty() ? "mine.none" : "mine.intro", house));
-        model.put("rows", rows);
-        model.put("foot", f.text("mine.foot"));
-        LetterWriter.Parts parts = writer.write("links", f.locale(), model);
-        return new Written(f.text("mine.subject", house), parts.text(), parts.html(), null);
+        return writer.links(
+                f.text("mine.subject", house),
+                f.text(rows.isEmpty() ? "mine.none" : "mine.intro", house),
+                rows,
+                f.text("mine.foot"),
+                house,
+                f);
     }
 }

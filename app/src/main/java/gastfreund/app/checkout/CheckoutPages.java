@@ -89,7 +89,7 @@ class CheckoutPages {
                         .map(g -> Rung.of(g.called(), f.money(g.price())))
                         .toList(),
                 bill.rungs(f),
-                holds.canExtend(links.basketAsked()),
+                !lines.isEmpty() && holds.canExtend(links.basketAsked()),
                 WhereController.address(links));
     }
 

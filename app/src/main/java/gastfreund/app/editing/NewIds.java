@@ -3,8 +3,7 @@ package gastfreund.app.editing;
 import gastfreund.app.catalogue.DocumentRef;
 import gastfreund.app.catalogue.DocumentRef.Kind;
 import gastfreund.app.hosts.Host;
-import java.text.Normalizer;
-import java.util.Locale;
+import gastfreund.app.typed.Plain;
 import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 
@@ -13,7 +12,6 @@ import org.springframework.stereotype.Component;
 public class NewIds {
 
     private static final int MOST = 40;
-    private static final Pattern MARKS = Pattern.compile("\\p{M}");
     private static final Pattern OTHERS = Pattern.compile("[^a-z0-9]");
 
     private final Editing editing;
@@ -24,10 +22,9 @@ public class NewIds {
 
     /** One that nobody has or had: ids never die. */
     public DocumentRef free(Host host, Kind kind, String name) {
-        String apart = Normalizer.normalize(name.toLowerCase(Locale.ROOT).replace("ß", "ss"), Normalizer.Form.NFD);
         String plain = String.join(
                 "-",
-                OTHERS.splitAsStream(MARKS.matcher(apart).replaceAll(""))
+                OTHERS.splitAsStream(Plain.of(name))
                         .filter(part -> !part.isEmpty())
                         .toList());
         String begin = plain.isEmpty() ? "new" : plain.substring(0, Math.min(plain.length(), MOST));

@@ -2,6 +2,7 @@ package gastfreund.app.letters;
 
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Speech;
+import gastfreund.app.companions.Companion;
 import gastfreund.app.companions.Companions;
 import gastfreund.app.hosts.Host;
 import gastfreund.app.hosts.HostService;
@@ -28,6 +29,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -40,6 +42,9 @@ public class OrderLetters {
 
     /** What is told of a move by the house. */
     private static final List<String> MOVED = List.of("moved-by-host", "host-moved-here", CompanionLetters.MOVED);
+
+    /** What can be a name in a letter to a stranger: nothing that a mail program would make a link of. */
+    private static final Pattern NAME = Pattern.compile("[\\p{L}\\p{M}' \\u2019-]{1,80}");
 
     private final CatalogueService catalogues;
     private final Speech speech;
@@ -306,9 +311,16 @@ public class OrderLetters {
 
     /** Writes to those who come along. */
     private void toCompanions(Order order, OrderLine line, String kind) {
-        companions
-                .of(line.booking())
-                .forEach(c -> outbox.putForGuest(CompanionLetters.letter(order, facts(order, line), c, kind)));
+        companions.of(line.booking()).forEach(c -> toCompanion(order, line, c, kind));
+    }
+
+    /** Writes to one of them; an invitation says by whom it is, where that is a name and nothing that could be more. */
+    void toCompanion(Order order, OrderLine line, Companion companion, String kind) {
+        String whose = order.contact().name();
+        boolean said =
+                kind.equals(CompanionLetters.INVITED) && NAME.matcher(whose).matches();
+        Facts facts = facts(order, line).alongTo(companion.name(), companion.email(), said ? whose : "");
+        outbox.putForGuest(new Letter(order.id(), kind, companion.email(), order.locale(), facts.json()));
     }
 
     /** What a letter about one booking says. */

@@ -1,5 +1,8 @@
 package gastfreund.app.messages;
 
+import gastfreund.app.languages.Formats;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -31,6 +34,25 @@ public class LetterWriter {
 
     private static Context context(Locale locale, Map<String, Object> model) {
         return new Context(locale, model);
+    }
+
+    /** A link in a letter that is some links. */
+    public record Link(String address, String words) {}
+
+    /**
+     * A letter that is some links with a few words around them.
+     *
+     * @param house what the house is called
+     */
+    public Written links(String subject, String intro, List<Link> links, String foot, String house, Formats f) {
+        Map<String, Object> model = new HashMap<>();
+        model.put("f", f);
+        model.put("houseName", house);
+        model.put("intro", intro);
+        model.put("rows", links);
+        model.put("foot", foot);
+        Parts parts = write("links", f.locale(), model);
+        return new Written(subject, parts.text(), parts.html(), null);
     }
 
     public Parts write(String kind, Locale locale, Map<String, Object> model) {

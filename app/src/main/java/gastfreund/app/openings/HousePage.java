@@ -7,20 +7,18 @@ import gastfreund.app.extras.Ware;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Links;
 import gastfreund.app.pages.Markdown;
+import gastfreund.app.typed.Plain;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
-import java.text.Normalizer;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
@@ -34,8 +32,6 @@ public record HousePage(String name, Story story, String about, Sieve sieve, Lis
 
     /** From how many cards on there is a field to search them by. */
     private static final int SEARCHED = 6;
-
-    private static final Pattern ACCENTS = Pattern.compile("\\p{M}");
 
     /**
      * What is searched for among all that there is.
@@ -130,21 +126,14 @@ public record HousePage(String name, Story story, String about, Sieve sieve, Lis
     }
 
     private static List<String> words(String asked) {
-        return Arrays.stream(plain(asked).split("\\s+"))
+        return Arrays.stream(Plain.of(asked).split("\\s+"))
                 .filter(w -> !w.isEmpty())
                 .toList();
     }
 
     private static boolean has(Card card, String category, List<String> words) {
-        String text = plain(String.join(" ", card.title(), card.story().summary(), card.facts(), category));
+        String text = Plain.of(String.join(" ", card.title(), card.story().summary(), card.facts(), category));
         return words.stream().allMatch(text::contains);
-    }
-
-    /** Letters without case and accents. */
-    private static String plain(String text) {
-        return ACCENTS.matcher(Normalizer.normalize(text, Normalizer.Form.NFD))
-                .replaceAll("")
-                .toLowerCase(Locale.ROOT);
     }
 
     private static String price(House house, Offer offer, Formats f) {

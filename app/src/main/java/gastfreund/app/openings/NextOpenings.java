@@ -34,7 +34,7 @@ public class NextOpenings {
     /** How many dates are looked at together, one stretch after the other. */
     private static final int[] STRETCHES = {2, 5, 14, 35, 35, 35, 35, 35, 35, 35, 14};
 
-    private record Kept(House house, long version, long minute, Map<OfferId, Answer.Entry> found) {}
+    private record Kept(AsOf asOf, Map<OfferId, Answer.Entry> found) {}
 
     private final CatalogueService catalogues;
     private final BookedStore booked;
@@ -60,12 +60,10 @@ public class NextOpenings {
     private Map<OfferId, Answer.Entry> found() {
         House house = catalogues.plain().house();
         Instant now = clock.instant();
-        long minute = now.getEpochSecond() / 60;
-        // Read before the bookings are: a booking that comes meanwhile makes it anew.
-        long version = changes.version();
+        AsOf asOf = AsOf.of(house, changes, now);
         Kept current = kept;
-        if (current == null || current.house() != house || current.version() != version || current.minute() != minute) {
-            current = new Kept(house, version, minute, reading.ofNow(() -> find(house, now)));
+        if (current == null || !current.asOf().equals(asOf)) {
+            current = new Kept(asOf, reading.ofNow(() -> find(house, now)));
             kept = current;
         }
         return current.found();

@@ -8,9 +8,7 @@ import gastfreund.app.messages.LetterWriter;
 import gastfreund.app.messages.LetterWriting;
 import gastfreund.app.messages.Written;
 import gastfreund.app.pages.Address;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -22,9 +20,6 @@ class TroubleLetters implements LetterWriting {
     static final String KIND = "trouble.host";
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
-
-    /** A trouble in words, with where to see to it. */
-    public record Row(String address, String words) {}
 
     private final CatalogueService catalogues;
     private final Speech speech;
@@ -48,17 +43,16 @@ class TroubleLetters implements LetterWriting {
         List<Trouble> troubles = JSON.readValue(letter.facts(), new TypeReference<List<Trouble>>() {});
         Formats f = speech.in(letter.language(), catalogues.catalogue());
         String house = catalogues.catalogue().house().name();
-        Map<String, Object> model = new HashMap<>();
-        model.put("f", f);
-        model.put("houseName", house);
-        model.put("intro", f.text("trouble.intro"));
-        model.put("rows", troubles.stream().map(t -> row(t, f)).toList());
-        model.put("foot", f.text("trouble.foot"));
-        LetterWriter.Parts parts = writer.write("links", f.locale(), model);
-        return new Written(f.text("trouble.subject", troubles.size()), parts.text(), parts.html(), null);
+        return writer.links(
+                f.text("trouble.subject", troubles.size()),
+                f.text("trouble.intro"),
+                troubles.stream().map(t -> row(t, f)).toList(),
+                f.text("trouble.foot"),
+                house,
+                f);
     }
 
-    private Row row(Trouble trouble, Formats f) {
+    private LetterWriter.Link row(Trouble trouble, Formats f) {
         String number = trouble.order() == 0 ? "" : Long.toString(trouble.order());
         String words = trouble.what().startsWith("stuck.")
                 ? f.text(trouble.what())
@@ -70,6 +64,6 @@ class TroubleLetters implements LetterWriting {
                         : trouble.what().startsWith("stuck.") ? "/desk/payments" : "/desk/letters/sent"
                 : "/desk/orders/" + number;
         boolean said = !trouble.why().isEmpty() && !trouble.what().equals("calendar");
-        return new Row(address.inLetters(where), said ? about + " (" + trouble.why() + ")" : about);
+        return new LetterWriter.Link(address.inLetters(where), said ? about + " (" + trouble.why() + ")" : about);
     }
 }

@@ -165,7 +165,7 @@ class WishController {
                                             Math.min(
                                                     offer.party().max(),
                                                     offer.party().min() + MOST_PARTY))
-                                    .mapToObj(n -> Field.Option.of(Integer.toString(n), f.text("wish.people", n)))
+                                    .mapToObj(n -> Field.Option.of(Integer.toString(n), f.text("agenda.people", n)))
                                     .toList())
                     .value(Integer.toString(choice.party())));
         }
@@ -267,7 +267,7 @@ class WishController {
         House house = catalogue.house();
         List<WishPage.Fact> facts = new ArrayList<>();
         facts.add(new WishPage.Fact(f.text("wish.when"), WishWords.when(wish, f)));
-        facts.add(new WishPage.Fact(f.text("offer.who"), f.text("wish.people", wish.party())));
+        facts.add(new WishPage.Fact(f.text("offer.who"), f.text("agenda.people", wish.party())));
         Offer offer = catalogue.offer(wish.offer());
         String lengths = wish.lengths().stream()
                 .flatMap(id -> offer.length(id).stream())

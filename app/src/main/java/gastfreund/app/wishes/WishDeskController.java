@@ -90,7 +90,7 @@ class WishDeskController {
                 f.text(
                         "wish.row",
                         WishWords.when(one.wish(), f),
-                        f.text("wish.people", one.wish().party())),
+                        f.text("agenda.people", one.wish().party())),
                 f.moment(one.made()),
                 at < 0 && offered != null ? f.text("wishes.kept", f.moment(offered.until())) : "",
                 at > 0 ? address + "/up" : "",

@@ -10,9 +10,8 @@ import gastfreund.app.messages.LetterWriting;
 import gastfreund.app.messages.Outbox;
 import gastfreund.app.messages.Written;
 import gastfreund.app.pages.Address;
-import java.util.HashMap;
+import gastfreund.core.offers.Offer;
 import java.util.List;
-import java.util.Map;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -31,9 +30,6 @@ class WishLetters implements LetterWriting {
             return JSON.writeValueAsString(this);
         }
     }
-
-    /** The link in the letter. */
-    public record Row(String address, String words) {}
 
     private final WishStore store;
     private final CatalogueService catalogues;
@@ -60,18 +56,23 @@ class WishLetters implements LetterWriting {
         Formats f = speech.in(letter.language(), catalogues.catalogue());
         Catalogue catalogue = catalogues.in(letter.language());
         String house = catalogue.house().name();
-        List<Row> rows = store.find(token).stream()
-                .map(w -> new Row(
+        List<LetterWriter.Link> rows = store.find(token).stream()
+                .map(w -> new LetterWriter.Link(
                         address.inLetters("/wishes/" + token),
-                        f.text("wish.row", catalogue.offer(w.wish().offer()).title(), WishWords.when(w.wish(), f))))
+                        f.text(
+                                "wish.row",
+                                catalogue
+                                        .offer(w.wish().offer().value())
+                                        .map(Offer::title)
+                                        .orElse(""),
+                                WishWords.when(w.wish(), f))))
                 .toList();
-        Map<String, Object> model = new HashMap<>();
-        model.put("f", f);
-        model.put("houseName", house);
-        model.put("intro", f.text("wish.letter.intro", house));
-        model.put("rows", rows);
-        model.put("foot", f.text("wish.letter.foot"));
-        LetterWriter.Parts parts = writer.write("links", f.locale(), model);
-        return new Written(f.text("wish.letter.subject", house), parts.text(), parts.html(), null);
+        return writer.links(
+                f.text("wish.letter.subject", house),
+                f.text("wish.letter.intro", house),
+                rows,
+                f.text("wish.letter.foot"),
+                house,
+                f);
     }
 }

@@ -2,10 +2,10 @@ package gastfreund.app.wishes;
 
 import gastfreund.app.bookings.BookingChanges;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.openings.AsOf;
 import gastfreund.app.rounds.Entry;
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.Rounds;
-import gastfreund.core.offers.House;
 import java.time.Clock;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -16,15 +16,12 @@ import org.springframework.stereotype.Component;
 @Component
 public class WishRound {
 
-    /** When the list was last gone through. */
-    private record Seen(House house, long version, long minute) {}
-
     private final Wishes wishes;
     private final CatalogueService catalogues;
     private final BookingChanges changes;
     private final Rounds rounds;
     private final Clock clock;
-    private @Nullable Seen seen;
+    private @Nullable AsOf seen;
 
     WishRound(Wishes wishes, CatalogueService catalogues, BookingChanges changes, Rounds rounds, Clock clock) {
         this.wishes = wishes;
@@ -39,8 +36,7 @@ public class WishRound {
         if (catalogues.findPlain().isEmpty()) {
             return;
         }
-        Seen now = new Seen(
-                catalogues.plain().house(), changes.version(), clock.instant().getEpochSecond() / 60);
+        AsOf now = AsOf.of(catalogues.plain().house(), changes, clock.instant());
         if (!now.equals(seen)) {
             seen = now;
             run();
