@@ -14,6 +14,7 @@ import { here } from './components/here.js';
 import { hours } from './components/hours.js';
 import { ordered } from './components/ordered.js';
 import { panel } from './components/panel.js';
+import { passkey } from './components/passkey.js';
 import { picks } from './components/picks.js';
 import { sieve } from './components/sieve.js';
 import { theirs, theirsSwitch } from './components/theirs.js';
@@ -24,7 +25,7 @@ document.addEventListener('alpine:init', () => {
 
   // Its attributes are data of our own, so that a page is plain HTML.
   Alpine.prefix('data-x-');
-  for (const [name, component] of Object.entries({ agenda, board, calendarFile, checkout, copies, countdown, desk, draft, explainer, finder, here, hours, once, ordered, panel, picks, sieve, theirs, theirsSwitch, waits })) {
+  for (const [name, component] of Object.entries({ agenda, board, calendarFile, checkout, copies, countdown, desk, draft, explainer, finder, here, hours, once, ordered, panel, passkey, picks, sieve, theirs, theirsSwitch, waits })) {
     Alpine.data(name, component);
   }
 });

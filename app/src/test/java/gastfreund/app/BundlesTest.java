@@ -62,6 +62,7 @@ class BundlesTest {
         ENDINGS.put("letters.tag.", Set.copyOf(Tags.ALL));
         ENDINGS.put("letters.said.", Set.of("kept", "reset", "removed", "added"));
         ENDINGS.put("offer.other.", Set.of("staff", "place", "length", "party", "day"));
+        ENDINGS.put("account.changed.", codes("gastfreund.app.accounts.AccountLetters$Change"));
         ENDINGS.put("wish.state.", Set.of("waiting", "offered", "taken", "lapsed", "left", "over"));
         ENDINGS.put("agenda.view.", Set.of("day", "week", "month"));
         ENDINGS.put("agenda.why.", Set.of("taken", "price", "moment", "share", "stock"));

@@ -25,6 +25,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import org.springframework.security.web.webauthn.api.Bytes;
+import org.springframework.security.web.webauthn.api.CredentialRecord;
+import org.springframework.security.web.webauthn.api.ImmutableCredentialRecord;
+import org.springframework.security.web.webauthn.api.ImmutablePublicKeyCose;
 import tools.jackson.databind.JsonNode;
 
 /** Makes some value of a type, for callers who do not mind which. */
@@ -44,6 +48,7 @@ final class Samples {
             Map.entry(Percent.class, Percent.of("19")),
             Map.entry(Minutes.class, Minutes.of(60)),
             Map.entry(JsonNode.class, house()),
+            Map.entry(CredentialRecord.class, passkey()),
             Map.entry(OptionalInt.class, OptionalInt.of(1)),
             Map.entry(Interval.class, Interval.between(30_000_000, 30_000_060)));
 
@@ -55,6 +60,19 @@ final class Samples {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private static CredentialRecord passkey() {
+        Bytes some = new Bytes(new byte[] {1, 2, 3});
+        return ImmutableCredentialRecord.builder()
+                .credentialId(some)
+                .userEntityUserId(some)
+                .publicKey(new ImmutablePublicKeyCose(some.getBytes()))
+                .transports(Set.of())
+                .attestationObject(some)
+                .attestationClientDataJSON(some)
+                .label("x")
+                .build();
     }
 
     static Object of(Type type) {

@@ -1,5 +1,6 @@
 package gastfreund.app.bookingpage;
 
+import gastfreund.app.accounts.Accounts;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.companions.Companion;
@@ -56,6 +57,7 @@ public class BookingPage {
     private final PaymentService payments;
     private final Talks talks;
     private final Companions companions;
+    private final Accounts accounts;
     private final Clock clock;
 
     BookingPage(
@@ -71,7 +73,9 @@ public class BookingPage {
             CatalogueService catalogues,
             OpeningsService openings,
             Talks talks,
-            Companions companions) {
+            Companions companions,
+            Accounts accounts) {
+        this.accounts = accounts;
         this.companions = companions;
         this.talks = talks;
         this.openings = openings;
@@ -145,6 +149,7 @@ public class BookingPage {
                         talks.of(order),
                         Field.text("words", f.text("booking.writeWords"), Talks.MOST_WORDS)
                                 .required(),
+                        own && accounts.areOffered() && !order.contact().email().isEmpty(),
                         transfer.flatMap(t -> code(t, f)).orElse("")));
     }
 

@@ -37,6 +37,7 @@ import org.jspecify.annotations.Nullable;
  * @param talk what its guest and the house wrote to one another, the first one first
  * @param write where the guest writes
  * @param transferCode the transfer that is waited for as a picture that banking programs read; empty: there is none
+ * @param offersAccount whether its guest can have an account in which all their bookings are
  * @param nearest to what was lost, where the time ran out
  */
 public record BookingView(
@@ -61,6 +62,7 @@ public record BookingView(
         List<AnswerStore.Agreement> agreements,
         List<Talk> talk,
         Field write,
+        boolean offersAccount,
         String transferCode) {
 
     /** Whether several bookings can be cancelled, and so all of them at once. */

@@ -1,6 +1,7 @@
 package gastfreund.app.catalogue;
 
 import gastfreund.app.extras.About;
+import gastfreund.app.extras.CheckoutRules;
 import gastfreund.app.extras.Look;
 import gastfreund.app.languages.Formats;
 import java.util.List;
@@ -17,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param places how it asks where
  * @param look the address of its own colours and fonts; null: they are the product's
  * @param ownFont whether its font is one of the reader's device
+ * @param accounts whether guests can have an account
  * @param others the languages in which the page could be read as well
  */
 public record Sign(
@@ -29,6 +31,7 @@ public record Sign(
         String places,
         @Nullable String look,
         boolean ownFont,
+        boolean accounts,
         List<Other> others) {
 
     /** Another language, called as its speakers call it. */
@@ -48,6 +51,7 @@ public record Sign(
                 or(catalogue.extras().calls().places(), "layout.places", f),
                 look.isOwn() ? LookController.address(look) : null,
                 look.font() != Look.Font.HOUSE,
+                catalogue.checkout().accounts() != CheckoutRules.Accounts.NONE,
                 page == null ? List.of() : others(catalogue, here, page));
     }
 

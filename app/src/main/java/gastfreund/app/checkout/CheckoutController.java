@@ -1,14 +1,19 @@
 package gastfreund.app.checkout;
 
+import gastfreund.app.accounts.Account;
+import gastfreund.app.accounts.Accounts;
+import gastfreund.app.accounts.EnterController;
 import gastfreund.app.baskets.BasketLine;
 import gastfreund.app.baskets.BasketService;
 import gastfreund.app.baskets.Holds;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
+import gastfreund.app.extras.CheckoutRules;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.messages.TextGateway;
 import gastfreund.app.orders.Contact;
 import gastfreund.app.orders.Order;
+import gastfreund.app.orders.Orders;
 import gastfreund.app.pages.Links;
 import gastfreund.app.pages.Note;
 import gastfreund.app.paying.OrderPayments;
@@ -21,6 +26,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -48,6 +54,7 @@ class CheckoutController {
      * @param errors what is wrong with the contact; null: nothing was sent
      * @param way the way to pay that was chosen; null: none
      * @param seal the one that the page had; empty: a new one is made
+     * @param account in which its guest is
      * @param notes what is said of it
      */
     private record Sent(
@@ -56,10 +63,11 @@ class CheckoutController {
             CheckoutForm form,
             @Nullable String way,
             String seal,
+            Optional<Account> account,
             List<Note> notes) {
 
         Sent with(String anotherSeal, Note note) {
-            return new Sent(contact, errors, form, way, anotherSeal, List.of(note));
+            return new Sent(contact, errors, form, way, anotherSeal, account, List.of(note));
         }
     }
 
@@ -72,6 +80,8 @@ class CheckoutController {
     private final Doorkeeper doorkeeper;
     private final VisitorMarks marks;
     private final CheckoutPages pages;
+    private final Accounts accounts;
+    private final Orders books;
     private final Clock clock;
 
     CheckoutController(
@@ -84,7 +94,11 @@ class CheckoutController {
             Doorkeeper doorkeeper,
             VisitorMarks marks,
             CheckoutPages pages,
+            Accounts accounts,
+            Orders books,
             Clock clock) {
+        this.accounts = accounts;
+        this.books = books;
         this.texts = texts;
         this.orders = orders;
         this.paying = paying;
@@ -98,15 +112,30 @@ class CheckoutController {
     }
 
     @GetMapping("/basket/{basket}/checkout")
-    String checkout(@ModelAttribute(name = "links", binding = false) Links links, Model model) {
+    String checkout(
+            Optional<Account> account, @ModelAttribute(name = "links", binding = false) Links links, Model model) {
+        if (mustEnter(account)) {
+            return enter(links);
+        }
         Questionnaire questionnaire = questionnaire(baskets.lines(known(links)), new LinkedMultiValueMap<>());
         CheckoutForm form = CheckoutForm.fresh(catalogues.catalogue().checkout(), questionnaire, texts.isOffered());
-        return page(links, new Sent(Contact.empty(), null, form, null, "", List.of()), model);
+        Contact contact = account.map(a -> books.contactOf(a.email())).orElse(Contact.empty());
+        return page(links, new Sent(contact, null, form, null, "", account, List.of()), model);
+    }
+
+    /** Whether nothing is ordered without an account, and whoever asks is in none. */
+    private boolean mustEnter(Optional<Account> account) {
+        return account.isEmpty() && accounts.chosen() == CheckoutRules.Accounts.REQUIRED;
+    }
+
+    private static String enter(Links links) {
+        return "redirect:" + EnterController.address(links.basketPage() + "/checkout");
     }
 
     @PostMapping("/basket/{basket}/checkout")
     String order(
-            @Valid @ModelAttribute("contact") Contact contact,
+            Optional<Account> account,
+            @Valid @ModelAttribute("contact") Contact typed,
             BindingResult errors,
             @RequestParam MultiValueMap<String, String> sent,
             @RequestParam(defaultValue = "") String seal,
@@ -119,7 +148,13 @@ class CheckoutController {
             Visitor visitor,
             Locale locale,
             Model model) {
+        if (mustEnter(account)) {
+            return enter(links);
+        }
         Catalogue catalogue = catalogues.catalogue();
+        Contact contact = accounts.chosen() == CheckoutRules.Accounts.REQUIRED
+                ? typed.at(account.orElseThrow().email())
+                : typed;
         CheckoutForm form = CheckoutForm.sent(
                 catalogue.checkout(), questionnaire(baskets.lines(known(links)), sent), sent, texts.isOffered());
         CheckoutForm.require(
@@ -129,11 +164,11 @@ class CheckoutController {
             // What was typed stays, and nothing of it is judged yet.
             boolean extended = holds.extend(known(links));
             List<Note> notes = extended ? List.of(Note.done(f.text("basket.longerDone"))) : List.of();
-            CheckoutForm typed = CheckoutForm.typed(
+            CheckoutForm unjudged = CheckoutForm.typed(
                     catalogue.checkout(), questionnaire(baskets.lines(known(links)), sent), sent, texts.isOffered());
-            return page(links, new Sent(contact, null, typed, way, seal, notes), model);
+            return page(links, new Sent(contact, null, unjudged, way, seal, account, notes), model);
         }
-        Sent attempt = new Sent(contact, errors, form, way, seal, List.of());
+        Sent attempt = new Sent(contact, errors, form, way, seal, account, List.of());
         if (errors.hasErrors() || !form.isRight()) {
             return page(links, attempt.with(seal, Note.bad(f.text("checkout.wrong"))), model);
         }
@@ -151,6 +186,8 @@ class CheckoutController {
                 way,
                 marks.of(visitor),
                 seal,
+                account.filter(a -> a.email().equalsIgnoreCase(contact.email().strip()))
+                        .isPresent(),
                 shown);
         try {
             Placed placed = orders.place(known(links), request);
@@ -225,9 +262,21 @@ class CheckoutController {
         }
         Formats f = Formats.of(model);
         String seal = sent.seal().isEmpty() ? doorkeeper.seal(Doorkeeper.Purpose.CHECKOUT, known(links)) : sent.seal();
-        GuestFields fields = GuestFields.of(sent.contact(), sent.errors(), sent.form(), f);
-        model.addAttribute("page", pages.page(links, lines, fields, sent.way(), seal, sent.notes(), f));
+        GuestFields typed = GuestFields.of(sent.contact(), sent.errors(), sent.form(), f);
+        boolean fixed = accounts.chosen() == CheckoutRules.Accounts.REQUIRED;
+        GuestFields fields = fixed ? typed.withMailOfAccount() : typed;
+        model.addAttribute(
+                "page",
+                pages.page(links, lines, fields, sent.way(), seal, access(sent.account(), links), sent.notes(), f));
         return "checkout/checkout";
+    }
+
+    private CheckoutPage.@Nullable Access access(Optional<Account> account, Links links) {
+        if (accounts.chosen() == CheckoutRules.Accounts.NONE) {
+            return null;
+        }
+        return new CheckoutPage.Access(
+                account.map(Account::email).orElse(""), EnterController.address(links.basketPage() + "/checkout"));
     }
 
     private static String known(Links links) {

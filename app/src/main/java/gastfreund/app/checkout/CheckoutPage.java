@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param help what follows; empty: nothing is said
  * @param goods vouchers and passes, with what each costs
  * @param longer whether more time can be asked for
+ * @param access to an account; null: the house has none
  * @param where the page on which the guest's address is said
  */
 public record CheckoutPage(
@@ -38,7 +39,16 @@ public record CheckoutPage(
         List<Rung> goods,
         List<Rung> sum,
         boolean longer,
+        @Nullable Access access,
         String where) {
+
+    /**
+     * Whether its guest is in an account.
+     *
+     * @param email of the account; empty: they are in none
+     * @param enter where they get in
+     */
+    public record Access(String email, String enter) {}
 
     /**
      * What cancelling costs.

@@ -56,6 +56,7 @@ class CheckoutPages {
     /**
      * @param way the way to pay that was chosen; null: none
      * @param seal what the form carries
+     * @param access to an account; null: the house has none
      */
     CheckoutPage page(
             Links links,
@@ -63,6 +64,7 @@ class CheckoutPages {
             GuestFields fields,
             @Nullable String way,
             String seal,
+            CheckoutPage.@Nullable Access access,
             List<Note> notes,
             Formats f) {
         Catalogue catalogue = catalogues.catalogue();
@@ -90,6 +92,7 @@ class CheckoutPages {
                         .toList(),
                 bill.rungs(f),
                 !lines.isEmpty() && holds.canExtend(links.basketAsked()),
+                access,
                 WhereController.address(links));
     }
 

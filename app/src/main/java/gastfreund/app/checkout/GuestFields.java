@@ -44,6 +44,19 @@ public record GuestFields(List<Field> contact, List<Asked> questions, Field note
                 form.rules().toAgree().stream().map(t -> agree(t, form, f)).toList());
     }
 
+    /** The same with the mail address of an account, which is not to be written here. */
+    GuestFields withMailOfAccount() {
+        return new GuestFields(
+                contact.stream()
+                        .map(f -> f.name().equals("email")
+                                ? f.with("readonly", "readonly").help("")
+                                : f)
+                        .toList(),
+                questions,
+                notes,
+                agree);
+    }
+
     private static List<Field> contact(
             Contact contact, @Nullable Errors errors, CheckoutRules rules, boolean texts, Formats f) {
         List<Field> fields = new ArrayList<>();

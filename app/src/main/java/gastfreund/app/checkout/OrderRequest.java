@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param gateway where they want to pay; null: where the house proposes
  * @param visitor the mark of whoever orders
  * @param seal of the page; it serves once
+ * @param known whether they have shown that they read the mail of their address
  * @param shown what they were shown that it costs ({@link gastfreund.app.baskets.Bill#mark}); empty: nothing
  */
 public record OrderRequest(
@@ -25,4 +26,5 @@ public record OrderRequest(
         @Nullable String gateway,
         String visitor,
         String seal,
+        boolean known,
         String shown) {}

@@ -150,7 +150,7 @@ public class Placing {
         if (!doorkeeper.spend(request.seal())) {
             return new Placed.Stale();
         }
-        boolean proves = isToBeProven(bill, catalogue);
+        boolean proves = !request.known() && isToBeProven(bill, catalogue);
         List<BookingStatus> statuses = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             statuses.add(

@@ -15,15 +15,27 @@ import java.util.regex.Pattern;
  * @param straight whether a single booking goes to checkout without the basket's page between
  * @param confirmByMail whether an order of which nothing is paid now is booked only when its guest has opened a link from
  *     their mail
+ * @param accounts whether guests can have an account
  */
-public record CheckoutRules(Ask company, Ask address, List<Text> texts, boolean straight, boolean confirmByMail) {
+public record CheckoutRules(
+        Ask company, Ask address, List<Text> texts, boolean straight, boolean confirmByMail, Accounts accounts) {
 
     private static final String[] ASKS = {"no", "optional", "required"};
+    private static final String[] ACCOUNTS = {"none", "offered", "required"};
 
     /** Whether something is asked for. */
     public enum Ask {
         NO,
         OPTIONAL,
+        REQUIRED
+    }
+
+    /** Whether guests have accounts. */
+    public enum Accounts {
+        NONE,
+        /** Whoever has ordered can have one. */
+        OFFERED,
+        /** Nothing is ordered without one. */
         REQUIRED
     }
 
@@ -44,8 +56,9 @@ public record CheckoutRules(Ask company, Ask address, List<Text> texts, boolean 
 
     static CheckoutRules of(Node extra) {
         return extra.member("checkout")
-                .map(rules -> read(rules.object("company", "address", "straight", "texts", "confirmByMail")))
-                .orElse(new CheckoutRules(Ask.NO, Ask.NO, List.of(), false, false));
+                .map(rules ->
+                        read(rules.object("company", "address", "straight", "texts", "confirmByMail", "accounts")))
+                .orElse(new CheckoutRules(Ask.NO, Ask.NO, List.of(), false, false, Accounts.NONE));
     }
 
     private static CheckoutRules read(Node rules) {
@@ -57,7 +70,8 @@ public record CheckoutRules(Ask company, Ask address, List<Text> texts, boolean 
                 ask(rules, "address"),
                 texts,
                 rules.truth("straight"),
-                rules.truth("confirmByMail"));
+                rules.truth("confirmByMail"),
+                Accounts.valueOf(rules.word("accounts", ACCOUNTS, "none").toUpperCase(Locale.ROOT)));
     }
 
     private static Text text(Node node, Set<String> ids) {

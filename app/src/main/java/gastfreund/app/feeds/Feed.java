@@ -22,7 +22,8 @@ public record Feed(Kind kind, String subject) {
         }
     }
 
-    static Feed guest(String email) {
+    /** All that is booked under a mail address. */
+    public static Feed guest(String email) {
         return new Feed(Kind.GUEST, email.strip().toLowerCase(Locale.ROOT));
     }
 }

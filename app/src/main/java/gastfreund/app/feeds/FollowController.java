@@ -1,5 +1,6 @@
 package gastfreund.app.feeds;
 
+import gastfreund.app.languages.Formats;
 import gastfreund.app.orders.OfItsGuest;
 import gastfreund.app.orders.Order;
 import org.springframework.stereotype.Controller;
@@ -18,8 +19,9 @@ public class FollowController {
     /**
      * @param booking the address of the guest's page
      * @param address of the calendar; empty: it has none yet
+     * @param back to that page, in words
      */
-    public record FollowPage(String booking, String address) {}
+    public record FollowPage(String booking, String address, String back) {}
 
     private final Feeds feeds;
 
@@ -36,7 +38,9 @@ public class FollowController {
         model.addAttribute(
                 "page",
                 new FollowPage(
-                        "/bookings/" + order.token(), feeds.known(feed(order)).orElse("")));
+                        "/bookings/" + order.token(),
+                        feeds.known(feed(order)).orElse(""),
+                        Formats.of(model).text("booking.back")));
         return "feeds/follow";
     }
 

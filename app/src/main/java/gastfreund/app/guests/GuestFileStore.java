@@ -1,6 +1,7 @@
 package gastfreund.app.guests;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -30,6 +31,10 @@ class GuestFileStore {
                 "visits",
                 "SELECT v.booking, v.address, v.metres FROM visits v JOIN order_lines l ON l.booking = v.booking"
                         + " WHERE l.order_id = ? ORDER BY l.line");
+        PARTS.put(
+                "companions",
+                "SELECT c.booking, c.name, c.email FROM companions c JOIN order_lines l ON l.booking = c.booking"
+                        + " WHERE l.order_id = ? ORDER BY l.line, c.id");
         PARTS.put(
                 "messages",
                 """
@@ -79,6 +84,18 @@ class GuestFileStore {
 
     GuestFileStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
+    }
+
+    /** What somebody waits or waited for, by the names of its columns. */
+    List<Map<String, Object>> wishesOf(String email) {
+        return jdbc.sql(
+                        """
+                        SELECT offer, party, from_date, to_date, parts, start_at, guest, state, made_at FROM wishes
+                        WHERE email = ? COLLATE NOCASE ORDER BY made_at
+                        """)
+                .param(email)
+                .query()
+                .listOfRows();
     }
 
     /** An order by the names of its columns, with a list for each of its parts. */

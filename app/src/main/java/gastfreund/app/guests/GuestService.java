@@ -1,5 +1,7 @@
 package gastfreund.app.guests;
 
+import gastfreund.app.accounts.Accounts;
+import gastfreund.app.accounts.Passkeys;
 import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.companions.Companions;
 import gastfreund.app.journal.Actor;
@@ -22,7 +24,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Takes out what the house has of a guest, and forgets them. */
 @Service
-class GuestService {
+public class GuestService {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -34,6 +36,8 @@ class GuestService {
     private final GuestCards cards;
     private final Wishes wishes;
     private final Companions companions;
+    private final Accounts accounts;
+    private final Passkeys passkeys;
     private final Tokens tokens;
     private final Clock clock;
 
@@ -47,7 +51,11 @@ class GuestService {
             Talks talks,
             GuestCards cards,
             Wishes wishes,
-            Companions companions) {
+            Companions companions,
+            Accounts accounts,
+            Passkeys passkeys) {
+        this.accounts = accounts;
+        this.passkeys = passkeys;
         this.companions = companions;
         this.wishes = wishes;
         this.cards = cards;
@@ -60,7 +68,8 @@ class GuestService {
         this.clock = clock;
     }
 
-    int countOrders(String email) {
+    /** How many orders there are under a mail address. */
+    public int countOrders(String email) {
         return store.ordersOf(email).size();
     }
 
@@ -79,6 +88,15 @@ class GuestService {
                 .put("made", clock.instant().toString());
         card.tags().forEach(file.withArray("tags")::add);
         file.put("noteOfTheHouse", card.note());
+        card.emails().stream().flatMap(e -> accounts.byEmail(e).stream()).forEach(account -> {
+            ObjectNode one = file.withArray("accounts").addObject();
+            one.put("email", account.email())
+                    .put("made", account.made().toString())
+                    .put("password", account.hasPassword());
+            passkeys.of(account).forEach(p -> one.withArray("passkeys").add(p.label()));
+        });
+        card.emails().forEach(e -> taken.wishesOf(e)
+                .forEach(w -> file.withArray("wishes").add(JSON.<JsonNode>valueToTree(w))));
         ArrayNode orders = file.putArray("orders");
         for (long id : cards.ordersOf(card)) {
             orders.add(JSON.<JsonNode>valueToTree(taken.of(id)));
@@ -99,6 +117,7 @@ class GuestService {
         }
         cards.forget(email);
         wishes.forget(email);
+        accounts.delete(email);
         return true;
     }
 
@@ -109,6 +128,7 @@ class GuestService {
             return false;
         }
         card.emails().forEach(wishes::forget);
+        card.emails().forEach(accounts::delete);
         cards.forget(card);
         return true;
     }
@@ -131,6 +151,11 @@ class GuestService {
     /** How much of each kind goes when a guest is forgotten, and what stays. */
     Map<String, Integer> goes(GuestCard card) {
         return store.goes(cards.ordersOf(card));
+    }
+
+    /** Whether something booked under a mail address is still to come. */
+    public boolean isOpen(String email) {
+        return store.isOpen(store.ordersOf(email), clock.instant());
     }
 
     /** Whether something of a guest is still to come. */

@@ -1,5 +1,7 @@
 package gastfreund.app.guests;
 
+import gastfreund.app.accounts.Accounts;
+import gastfreund.app.accounts.Passkeys;
 import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.extras.KeepRules;
@@ -39,6 +41,8 @@ public class Tidying {
     private final TidyStore store;
     private final GuestService guests;
     private final Wishes wishes;
+    private final Accounts accounts;
+    private final Passkeys passkeys;
     private final CatalogueService catalogues;
     private final Doorkeeper doorkeeper;
     private final VisitorMarks marks;
@@ -51,6 +55,8 @@ public class Tidying {
             TidyStore store,
             GuestService guests,
             Wishes wishes,
+            Accounts accounts,
+            Passkeys passkeys,
             CatalogueService catalogues,
             Doorkeeper doorkeeper,
             VisitorMarks marks,
@@ -63,6 +69,8 @@ public class Tidying {
         this.store = store;
         this.guests = guests;
         this.wishes = wishes;
+        this.accounts = accounts;
+        this.passkeys = passkeys;
         this.catalogues = catalogues;
         this.doorkeeper = doorkeeper;
         this.marks = marks;
@@ -81,10 +89,15 @@ public class Tidying {
         entries.add(entry("letters", old, store::emptyLetters));
         entries.add(entry("sign-ins", clock.instant().minus(SIGN_INS), store::removeSignIns));
         entries.add(new Entry("seals", doorkeeper::forgetOld));
+        entries.add(new Entry("account-links", accounts::forgetOld));
+        entries.add(new Entry("passkeys", passkeys::forgetOld));
         catalogues.find().ifPresent(catalogue -> {
             KeepRules rules = catalogue.keeping();
             entries.add(entry("documents", monthsAgo(rules.documentYears() * 12), store::removeDocuments));
             entries.addAll(guests(monthsAgo(rules.guestMonths())));
+            accounts.unusedSince(monthsAgo(rules.guestMonths()), AT_ONCE)
+                    .forEach(email ->
+                            entries.add(new Entry("account-" + marks.ofGuest(email), () -> accounts.delete(email))));
         });
         rounds.each(Kind.TIDY, entries);
     }

@@ -127,7 +127,7 @@ class Security {
         return http.build();
     }
 
-    /** Guests' pages: no session, no cookie; who knows a basket's or a booking's token may see it. */
+    /** Guests' pages: no session, and no cookie but that of a guest who is in their account; who knows a basket's or a booking's token may see it. */
     @Bean
     @Order(2)
     SecurityFilterChain front(HttpSecurity http) throws Exception {

@@ -49,6 +49,7 @@ final class HouseInputs {
             .with("extra/waits/wishMinutes", Sort.SPAN, Sort.number(240))
             .withTruth("extra/checkout/straight")
             .withTruth("extra/checkout/confirmByMail")
+            .with("extra/checkout/accounts", Sorts.word("none", "offered", "required"), word("none"))
             .with("extra/checkout/company", Sorts.word("no", "optional", "required"), word("no"))
             .with("extra/checkout/address", Sorts.word("no", "optional", "required"), word("no"))
             .with("extra/calls/offers", Sort.LINE)

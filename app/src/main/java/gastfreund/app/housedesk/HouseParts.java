@@ -89,7 +89,11 @@ final class HouseParts {
                                         "asks-",
                                         "sheet.asks",
                                         ask.word("extra/checkout/company", "no", "optional", "required"),
-                                        ask.word("extra/checkout/address", "no", "optional", "required")))
+                                        ask.word("extra/checkout/address", "no", "optional", "required")),
+                                ask.clause(
+                                        "accounts-",
+                                        "sheet.accounts",
+                                        ask.word("extra/checkout/accounts", "none", "offered", "required")))
                         .withTicks(List.of(
                                 ask.tick("extra/checkout/straight", f.text("sheet.straight")),
                                 ask.tick("extra/checkout/confirmByMail", f.text("sheet.confirmByMail")))),

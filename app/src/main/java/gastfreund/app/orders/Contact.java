@@ -60,6 +60,16 @@ public record Contact(
         return of("", "", "");
     }
 
+    /** The same, reached at another mail address. */
+    public Contact at(String another) {
+        return new Contact(name, another, phone, company, address, notes, texts);
+    }
+
+    /** What of it is asked for again at another order: not what was said for one, nor a consent. */
+    public Contact again() {
+        return new Contact(name, email, phone, company, address, "", false);
+    }
+
     /** As it stands on a receipt: name, company and address, as far as there are any. */
     public String inLines() {
         return Stream.of(name, company, address).filter(s -> !s.isBlank()).collect(Collectors.joining("\n"));

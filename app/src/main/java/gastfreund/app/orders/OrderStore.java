@@ -257,6 +257,15 @@ public class OrderStore {
                 most);
     }
 
+    /** The newest orders under a mail address that are not forgotten, the last one first. */
+    List<Order> ofGuest(String email, int most) {
+        return all(
+                "SELECT * FROM orders WHERE email = :source COLLATE NOCASE AND forgotten_at IS NULL"
+                        + " ORDER BY number DESC LIMIT :most",
+                email,
+                most);
+    }
+
     private List<Order> all(String orders, String source, int most) {
         Map<Long, List<OrderLine>> lines = new HashMap<>();
         jdbc.sql(LINES + "WHERE l.order_id IN (SELECT id FROM (" + orders + ")) ORDER BY l.line")

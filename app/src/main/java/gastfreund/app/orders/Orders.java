@@ -86,6 +86,19 @@ public class Orders {
         return store.newest(most);
     }
 
+    /** The newest orders under a mail address, the last one first. */
+    public List<Order> ofGuest(String email, int most) {
+        return store.ofGuest(email, most);
+    }
+
+    /** What a guest said of themselves when they ordered last; with no more than the address where they never did. */
+    public Contact contactOf(String email) {
+        return ofGuest(email, 1).stream()
+                .findFirst()
+                .map(o -> o.contact().again())
+                .orElse(Contact.of("", email, ""));
+    }
+
     /** The newest orders of those who came from somewhere, the last one first. */
     public List<Order> newestFrom(String source, int most) {
         return store.newestFrom(source, most);

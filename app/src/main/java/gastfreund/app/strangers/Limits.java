@@ -61,6 +61,12 @@ final class Limits extends OncePerRequestFilter {
         if (path.startsWith("/payments/")) {
             return Optional.of(new Limit("notifications", limits.notifications()));
         }
+        if (path.equals("/account/enter")
+                || path.startsWith("/account/link")
+                || path.startsWith("/account/passkey")
+                || path.startsWith("/account/ways")) {
+            return Optional.of(new Limit("accounts", limits.signIns()));
+        }
         if (path.equals("/desk/sign-in") || path.equals("/desk/welcome") || path.equals("/desk/account/password")) {
             return Optional.of(new Limit("sign-ins", limits.signIns()));
         }

@@ -11,7 +11,8 @@ import org.springframework.web.filter.OncePerRequestFilter;
 /** Asks search engines to keep out of whatever has a token in its address, and of the desk. */
 final class Robots extends OncePerRequestFilter {
 
-    private static final List<String> PRIVATE = List.of("/basket/", "/bookings/", "/wishes/", "/codes/", "/desk");
+    private static final List<String> PRIVATE =
+            List.of("/basket/", "/bookings/", "/wishes/", "/codes/", "/account", "/desk");
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)

@@ -10,8 +10,8 @@ import java.util.Set;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Refuses what another website makes a browser send. Guests' pages keep no cookie, so that there is no standing of the
- * guest's to be borrowed; this keeps other sites from pressing our buttons all the same. Callers that are no browser say
+ * Refuses what another website makes a browser send. Guests' pages keep no cookie but that of an account, which
+ * other sites' forms do not carry; this keeps them from pressing our buttons all the same. Callers that are no browser say
  * neither where they come from nor what they are, and pass.
  */
 final class SameOrigin extends OncePerRequestFilter {

@@ -61,6 +61,7 @@ abstract class Accessibility extends DemoHouseTest {
                     "/offers/private-lesson/series?times=12&start="
                             + opening("private-lesson", "60", 1, 35).time().start(),
                     "/mine",
+                    "/account/enter",
                     "/offers/private-lesson/wish?party=2&staff=mira",
                     "/embed/offers/firing?without=text&scheme=dark",
                     basket,

@@ -3,7 +3,9 @@ package gastfreund.app.journeys;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.DemoHouseTest;
+import gastfreund.app.GuestBrowser;
 import gastfreund.app.HostBrowser;
+import gastfreund.app.messages.Written;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.net.URI;
@@ -76,6 +78,7 @@ class PagesTest extends DemoHouseTest {
         paths.put("agenda-week", "/agenda?view=week&party=2");
         paths.put("agenda-month", "/agenda?view=month");
         paths.put("mine", "/mine");
+        paths.put("enter", "/account/enter");
         paths.put("wish", "/offers/private-lesson/wish?party=2&staff=mira");
         paths.put(
                 "wished",
@@ -114,6 +117,7 @@ class PagesTest extends DemoHouseTest {
         paths.put("move", booking + "/lines/" + line + "/move");
         paths.forEach((name, path) -> pages.put(name, page(name, get(path))));
         pages.put("nothing", page404());
+        accountPages(pages);
         HostBrowser host = new HostBrowser(address(""), somebody());
         pages.put("sign-in", page("sign-in", host.get("/desk/sign-in")));
         host.signIn("okka@quillmere.example", "clay and water");
@@ -175,6 +179,23 @@ class PagesTest extends DemoHouseTest {
         desk.put("explainer", "/desk/explain?offer=private-lesson&party=2&staff=mira");
         desk.forEach((name, path) -> pages.put(name, page(name, host.get(path))));
         return pages;
+    }
+
+    private void accountPages(Map<String, String> pages) {
+        GuestBrowser guest = new GuestBrowser(address(""), somebody());
+        guest.post("/account/link", Map.of("email", "lene.pages@post.example"));
+        Matcher link = Pattern.compile("/account/link/[\\w-]+")
+                .matcher(letters.to("lene.pages@post.example").stream()
+                        .map(Written::text)
+                        .filter(t -> t.contains("/account/link/"))
+                        .findFirst()
+                        .orElseThrow());
+        assertThat(link.find()).isTrue();
+        pages.put("open-account", page("open-account", guest.get(link.group())));
+        guest.post(link.group(), Map.of());
+        pages.put("own", page("own", guest.get("/account")));
+        pages.put("ways-in", page("ways-in", guest.get("/account/ways")));
+        pages.put("own-follow", page("own-follow", guest.get("/account/follow")));
     }
 
     private String booked(String basket) {

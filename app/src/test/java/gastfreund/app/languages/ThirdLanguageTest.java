@@ -68,7 +68,8 @@ class ThirdLanguageTest {
             "/agenda",
             "/agenda?view=week",
             "/agenda?view=month",
-            "/mine");
+            "/mine",
+            "/account/enter");
 
     private static RunningApplication application;
     private static List<String> house;

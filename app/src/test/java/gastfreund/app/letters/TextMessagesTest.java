@@ -118,9 +118,12 @@ class TextMessagesTest extends OrdersTest {
     @Test
     void inQuietHoursItWaits() {
         Order order = booked(16, "0151 23456789");
-        at(order, Duration.ofDays(1));
-        edits.change("house", "1", house -> ((ObjectNode) house.path("extra"))
-                .set("quiet", HouseFile.parse("{\"from\": \"00:00\", \"to\": \"22:30\"}")));
+        // In one transaction: the outbox, which sends beside, sees the letter and the quiet hours together.
+        transaction.executeWithoutResult(t -> {
+            at(order, Duration.ofDays(1));
+            edits.change("house", "1", house -> ((ObjectNode) house.path("extra"))
+                    .set("quiet", HouseFile.parse("{\"from\": \"00:00\", \"to\": \"22:30\"}")));
+        });
         outbox.send();
         assertThat(to(order, PAVEL)).extracting(Sent::state).containsExactly("waiting");
         clock.moveAhead(Duration.ofHours(24
