@@ -127,19 +127,23 @@ public class OrderLetters {
         }
     }
 
-    /** A booking was moved by its guest, or by the house. */
-    public void moved(Order order, OrderLine line, Money back, boolean byGuest, boolean tell) {
+    /**
+     * Bookings were moved by their guest, or by the house.
+     *
+     * @param back what comes back of all of them
+     */
+    public void moved(Order order, List<OrderLine> lines, Money back, boolean byGuest, boolean tell) {
         if (tell) {
             toGuest(
                     order,
                     byGuest ? "moved" : "moved-by-host",
-                    about(order, List.of(line)).back(back));
+                    about(order, lines).back(back));
         }
         if (byGuest) {
-            toHosts(order, "host-moved", about(order, List.of(line)));
+            toHosts(order, "host-moved", about(order, lines));
         }
-        toCompanions(order, line, CompanionLetters.MOVED);
-        toPeople(order, byGuest ? "host-moved" : "host-moved-here", List.of(line));
+        lines.forEach(line -> toCompanions(order, line, CompanionLetters.MOVED));
+        toPeople(order, byGuest ? "host-moved" : "host-moved-here", lines);
     }
 
     /** Lets the letters of a move that was made just now wait until it can no longer be taken back. */

@@ -58,4 +58,35 @@ class MoveController {
             @RequestParam @Minor long total) {
         return pages.move(MovePages.Side.ofGuest(order, booking), Moves.Wish.ofGuest(start, Money.ofMinor(total)));
     }
+
+    /** The same with all that follow the booking. */
+    @Partial("panel")
+    @GetMapping("/all")
+    String timesOfAll(
+            @ModelAttribute(name = "order", binding = false) Order order,
+            @PathVariable BookingId booking,
+            @RequestParam(required = false) @Nullable String day,
+            @RequestParam(required = false) @Nullable String since,
+            @RequestParam(required = false) @Nullable String gone,
+            Model model) {
+        return pages.times(MovePages.Side.ofGuest(order, booking).withAll(), day, since, gone != null, model);
+    }
+
+    @GetMapping("/all/to")
+    String changeOfAll(
+            @ModelAttribute(name = "order", binding = false) Order order,
+            @PathVariable BookingId booking,
+            @RequestParam @Minute long start,
+            Model model) {
+        return pages.changeAll(MovePages.Side.ofGuest(order, booking).withAll(), start, model);
+    }
+
+    @PostMapping("/all")
+    String moveAll(
+            @ModelAttribute(name = "order", binding = false) Order order,
+            @PathVariable BookingId booking,
+            @RequestParam @Minute long start,
+            @RequestParam(defaultValue = "") String shown) {
+        return pages.moveAll(MovePages.Side.ofGuest(order, booking).withAll(), start, shown);
+    }
 }

@@ -17,12 +17,14 @@ import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Rung;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.Audience;
+import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.time.Interval;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -37,12 +39,18 @@ class MovePages {
      * @param move the address of the move
      * @param back where it leads when nothing is moved
      * @param board the address of the board from which it is moved; empty: from its order
+     * @param all whether those that follow move along
      */
-    record Side(Order order, BookingId booking, Audience by, String move, String back, String board) {
+    record Side(Order order, BookingId booking, Audience by, String move, String back, String board, boolean all) {
 
         static Side ofGuest(Order order, BookingId booking) {
             String page = "/bookings/" + order.token();
-            return new Side(order, booking, Audience.GUEST, page + "/lines/" + booking + "/move", page, "");
+            return new Side(order, booking, Audience.GUEST, page + "/lines/" + booking + "/move", page, "", false);
+        }
+
+        /** The same with all that follow. */
+        Side withAll() {
+            return new Side(order, booking, by, move + "/all", back, board, true);
         }
 
         static Side ofDesk(Order order, BookingId booking, String board) {
@@ -53,7 +61,8 @@ class MovePages {
                     Audience.DESK,
                     page + "/bookings/" + booking + "/move",
                     page,
-                    BoardAddress.of(board));
+                    BoardAddress.of(board),
+                    false);
         }
 
         public boolean atDesk() {
@@ -76,9 +85,27 @@ class MovePages {
         }
     }
 
-    /** What the page with the days shows. */
+    /**
+     * What the page with the days shows.
+     *
+     * @param together where those that follow move too
+     */
     public record Times(
-            Side side, List<Note> notes, String heading, String help, OrderRows.Row row, Offer offer, Panel panel) {}
+            Side side,
+            List<Note> notes,
+            String heading,
+            String help,
+            OrderRows.Row row,
+            Offer offer,
+            Panel panel,
+            Link together) {}
+
+    /**
+     * Where those that follow move too.
+     *
+     * @param address empty: none does, or they do already
+     */
+    public record Link(String address, String words) {}
 
     /**
      * What the page with the new time shows.
@@ -87,6 +114,8 @@ class MovePages {
      * @param terms what is kept if it is cancelled later
      * @param fields of the decision
      * @param go what the button says
+     * @param others those that move along, with where each goes
+     * @param together where those that follow move too
      */
     public record Change(
             Side side,
@@ -97,14 +126,26 @@ class MovePages {
             List<String> terms,
             List<Note> notes,
             List<Field> fields,
-            String go) {}
+            String go,
+            List<Other> others,
+            Link together) {
+
+        /**
+         * One that moves along.
+         *
+         * @param after where it goes; empty: it stays
+         */
+        public record Other(String before, String after) {}
+    }
 
     private final OrderRows rows;
     private final Moves moves;
     private final PanelService panels;
     private final MovePlaces places;
+    private final MovesTogether together;
 
-    MovePages(OrderRows rows, Moves moves, PanelService panels, MovePlaces places) {
+    MovePages(OrderRows rows, Moves moves, PanelService panels, MovePlaces places, MovesTogether together) {
+        this.together = together;
         this.places = places;
         this.rows = rows;
         this.moves = moves;
@@ -119,19 +160,40 @@ class MovePages {
         if (choice.isEmpty()) {
             return side.after("changed");
         }
-        Choice shown = choice.get().shown(day == null ? moves.dateOf(line).toString() : day, since);
+        List<OrderLine> following = side.atDesk() ? List.of() : together.following(side.order(), line);
+        Choice free = side.all()
+                ? choice.get()
+                        .along(
+                                side.move(),
+                                following.stream().map(OrderLine::booking).collect(Collectors.toSet()))
+                : choice.get();
+        Choice shown = free.shown(day == null ? moves.dateOf(line).toString() : day, since);
         Formats f = Formats.of(model);
         model.addAttribute(
                 "page",
                 new Times(
                         side,
                         gone ? List.of(Note.warn(f.text("move.gone"))) : List.of(),
-                        side.atDesk() ? side.order().contact().name() : f.text("move.title"),
+                        heading(side, following.size(), f),
                         f.text(side.atDesk() ? "move.deskHelp" : "move.help"),
                         row(line, model),
                         shown.offer(),
-                        panels.panel(shown, null)));
+                        panels.panel(shown, null),
+                        together(side, following.size(), "", f)));
         return "moves/times";
+    }
+
+    private static String heading(Side side, int following, Formats f) {
+        if (side.atDesk()) {
+            return side.order().contact().name();
+        }
+        return side.all() ? f.text("move.allTitle", following + 1) : f.text("move.title");
+    }
+
+    private static Link together(Side side, int following, String to, Formats f) {
+        return following == 0 || side.all()
+                ? new Link("", "")
+                : new Link(side.withAll().move() + to, f.text("move.together", following));
     }
 
     /**
@@ -150,13 +212,17 @@ class MovePages {
         Moves.Proposal proposal = found.get();
         boolean stays = host != null && mayNotLower(host, line, proposal.total().minor());
         boolean asks = host != null && !stays && !proposal.total().equals(line.total());
-        model.addAttribute("page", change(side, row(line, model), proposal, target, asks, stays, Formats.of(model)));
+        int following =
+                side.atDesk() ? 0 : together.following(side.order(), line).size();
+        model.addAttribute(
+                "page", change(side, row(line, model), proposal, target, asks, stays, following, Formats.of(model)));
         return "moves/change";
     }
 
     /**
      * @param asks whether whoever moves may leave the price as it was
      * @param stays whether it stays, since they may not lower it
+     * @param following how many could move along
      */
     private Change change(
             Side side,
@@ -165,6 +231,7 @@ class MovePages {
             Moves.Target target,
             boolean asks,
             boolean stays,
+            int following,
             Formats f) {
         OrderLine line = row.line();
         List<Field> fields = new ArrayList<>();
@@ -195,11 +262,63 @@ class MovePages {
                 row.title(),
                 when(line.time(), line.reserved().staff(), target, f),
                 when(proposal.time(), proposal.option().staff(), target, f),
-                sum(line, proposal, f),
-                terms(line, proposal, f),
+                sum(line.total(), proposal.total(), proposal.back(), proposal.more(), f),
+                terms(proposal.floor(), proposal.visits() && line.covered().isPositive(), f),
                 notes(line, proposal, stays, f),
                 List.copyOf(fields),
-                go(side, proposal, f));
+                go(side, proposal.back(), proposal.more(), f),
+                List.of(),
+                together(side, following, "/to?start=" + proposal.time().start(), f));
+    }
+
+    /**
+     * What a move of a booking and of all that follow it would do.
+     *
+     * @param start of the first
+     */
+    String changeAll(Side side, long start, Model model) {
+        Optional<MovesTogether.Together> found = together.look(side.order(), side.line(), start);
+        if (found.isEmpty()) {
+            return gone(side);
+        }
+        Formats f = Formats.of(model);
+        MovesTogether.Together all = found.get();
+        MovesTogether.One first = all.all().get(0);
+        Money before =
+                Money.sum(all.moving().stream().map(o -> o.line().total()).toList());
+        Money after =
+                Money.sum(all.moving().stream().map(o -> o.asked().total()).toList());
+        Money floor =
+                Money.sum(all.moving().stream().map(o -> o.asked().floor()).toList());
+        boolean visits = all.moving().stream()
+                .anyMatch(o -> o.asked().visits() && o.line().covered().isPositive());
+        boolean someStay = all.moving().size() < all.all().size();
+        model.addAttribute(
+                "page",
+                new Change(
+                        side,
+                        first.line().sold().title(),
+                        f.dayAndTimes(first.line().time()),
+                        f.dayAndTimes(first.asked().time()),
+                        sum(before, after, all.back(), all.more(), f),
+                        terms(floor, visits, f),
+                        someStay ? List.of(Note.warn(f.text("move.someStay"))) : List.of(),
+                        List.of(Field.hidden("start", Long.toString(start)), Field.hidden("shown", all.mark())),
+                        go(side, all.back(), all.more(), f),
+                        all.all().stream()
+                                .skip(1)
+                                .map(o -> new Change.Other(
+                                        f.dayAndTimes(o.line().time()),
+                                        o.moves() ? f.dayAndTimes(o.asked().time()) : ""))
+                                .toList(),
+                        new Link("", "")));
+        return "moves/change";
+    }
+
+    String moveAll(Side side, long start, String shown) {
+        return together.move(side.order(), side.booking(), start, shown) == Outcome.DONE
+                ? side.after("moved")
+                : gone(side);
     }
 
     /** With the names of those who serve, where it matters who does. */
@@ -222,37 +341,36 @@ class MovePages {
         return notes;
     }
 
-    private static List<Rung> sum(OrderLine line, Moves.Proposal proposal, Formats f) {
+    private static List<Rung> sum(Money before, Money after, Money back, Money more, Formats f) {
         List<Rung> sum = new ArrayList<>();
-        sum.add(Rung.of(f.text("move.before"), f.money(line.total())));
-        sum.add(Rung.of(f.text("move.after"), f.money(proposal.total())));
-        if (proposal.back().isPositive()) {
-            sum.add(Rung.of(f.text("cancel.back"), f.money(proposal.back()), Rung.Look.TOTAL));
+        sum.add(Rung.of(f.text("move.before"), f.money(before)));
+        sum.add(Rung.of(f.text("move.after"), f.money(after)));
+        if (back.isPositive()) {
+            sum.add(Rung.of(f.text("cancel.back"), f.money(back), Rung.Look.TOTAL));
         }
-        if (proposal.more().isPositive()) {
-            sum.add(Rung.of(f.text("move.more"), f.money(proposal.more()), Rung.Look.TOTAL));
+        if (more.isPositive()) {
+            sum.add(Rung.of(f.text("move.more"), f.money(more), Rung.Look.TOTAL));
         }
         return List.copyOf(sum);
     }
 
-    private static List<String> terms(OrderLine line, Moves.Proposal proposal, Formats f) {
+    /** @param visits whether what a pass paid is used up from then on */
+    private static List<String> terms(Money floor, boolean visits, Formats f) {
         List<String> terms = new ArrayList<>();
-        if (proposal.floor().isPositive()) {
-            terms.add(f.text("move.floor", f.money(proposal.floor())));
+        if (floor.isPositive()) {
+            terms.add(f.text("move.floor", f.money(floor)));
         }
-        if (proposal.visits() && line.covered().isPositive()) {
+        if (visits) {
             terms.add(f.text("move.visits"));
         }
         return List.copyOf(terms);
     }
 
-    private static String go(Side side, Moves.Proposal proposal, Formats f) {
-        if (!side.atDesk() && proposal.back().isPositive()) {
-            return f.text("move.goBack", f.money(proposal.back()));
+    private static String go(Side side, Money back, Money more, Formats f) {
+        if (!side.atDesk() && back.isPositive()) {
+            return f.text("move.goBack", f.money(back));
         }
-        return !side.atDesk() && proposal.more().isPositive()
-                ? f.text("move.goMore", f.money(proposal.more()))
-                : f.text("move.go");
+        return !side.atDesk() && more.isPositive() ? f.text("move.goMore", f.money(more)) : f.text("move.go");
     }
 
     String move(Side side, Moves.Wish wish) {

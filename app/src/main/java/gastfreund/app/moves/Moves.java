@@ -37,8 +37,10 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -250,6 +252,16 @@ public class Moves {
 
     /** What a move to a start would do; empty where it cannot be had. */
     public Optional<Proposal> proposal(Order order, OrderLine line, long start, Target target, Audience by) {
+        return proposal(order, line, start, target, by, Set.of());
+    }
+
+    /**
+     * The same once others have been moved away.
+     *
+     * @param away the bookings whose places are free then
+     */
+    Optional<Proposal> proposal(
+            Order order, OrderLine line, long start, Target target, Audience by, Set<BookingId> away) {
         Catalogue catalogue = catalogues.catalogue();
         Instant now = clock.instant();
         LocalDate date = catalogue.zone().dateOf(start);
@@ -262,7 +274,9 @@ public class Moves {
             return Optional.empty();
         }
         House house = choice.get().within(catalogue.house());
-        Query query = choice.get().query(date, date, now);
+        Set<BookingId> free = new HashSet<>(away);
+        free.add(line.booking());
+        Query query = choice.get().query(date, date, now).without(free);
         Answer answer = target.inSpite() ? openings.explain(house, query) : openings.openings(house, query);
         return answer.entries().stream()
                 .filter(e -> e.time().start() == start)
@@ -365,7 +379,13 @@ public class Moves {
         if (wish.grace() && proposal.back().isZero()) {
             undos.keep(current, line, clock.instant());
         }
-        carryOut(current, line, proposal, wish);
+        Order after = carryOut(current, line, proposal, wish);
+        letters.moved(
+                after,
+                List.of(after.line(booking).orElseThrow()),
+                proposal.back(),
+                wish.by() == Audience.GUEST,
+                wish.tell());
         if (wish.grace()) {
             letters.waitAfterMove(current, Undos.GRACE);
         }
@@ -396,7 +416,7 @@ public class Moves {
                 new Answer.Judged(before.staff(), before.place(), new Verdict.Open(0, before.total(), false));
         Proposal proposal =
                 new Proposal(before.time(), as, before.total(), back, Money.ZERO, line.floor(), line.visitsKept());
-        carryOut(
+        Order after = carryOut(
                 current,
                 line,
                 proposal,
@@ -409,11 +429,13 @@ public class Moves {
                         false,
                         false,
                         who));
+        letters.moved(after, List.of(after.line(booking).orElseThrow()), back, false, false);
         letters.withdrawAfterMove(current, before.since());
         return Outcome.DONE;
     }
 
-    private void carryOut(Order current, OrderLine line, Proposal proposal, Wish wish) {
+    /** Moves a booking; telling of it is left to whoever calls this, in the same transaction. */
+    Order carryOut(Order current, OrderLine line, Proposal proposal, Wish wish) {
         BookingId booking = line.booking();
         Instant now = clock.instant();
         // What is put aside for a request is as good as paid.
@@ -456,7 +478,7 @@ public class Moves {
         if (receipted && proposal.more().isPositive()) {
             documents.receiptOfMore(after, moved, proposal.more());
         }
-        letters.moved(after, moved, proposal.back(), wish.by() == Audience.GUEST, wish.tell());
+        return after;
     }
 
     private LocalDate balanceDue(OrderLine line, Proposal proposal, Instant now) {

@@ -20,9 +20,11 @@ import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -60,8 +62,24 @@ public record Choice(
      *
      * @param onlyTime whether nothing but the time can be chosen
      * @param by who changes it; the desk is bound by fewer rules
+     * @param along others that are moved with it: their places count as free, too
      */
-    public record Moving(String address, BookingId booking, boolean onlyTime, Audience by) {}
+    public record Moving(String address, BookingId booking, boolean onlyTime, Audience by, Set<BookingId> along) {
+
+        public Moving {
+            along = Set.copyOf(along);
+        }
+
+        public Moving(String address, BookingId booking, boolean onlyTime, Audience by) {
+            this(address, booking, onlyTime, by, Set.of());
+        }
+
+        private Set<BookingId> all() {
+            Set<BookingId> all = new HashSet<>(along);
+            all.add(booking);
+            return all;
+        }
+    }
 
     private static final Pattern NUMBER = Pattern.compile("\\A-?\\d{1,9}+\\z");
 
@@ -169,7 +187,7 @@ public record Choice(
                 .withAddOns(addOns)
                 .withStaff(staff)
                 .withPlace(place)
-                .without(moving == null ? Set.of() : Set.of(moving.booking()))
+                .without(moving == null ? Set.of() : moving.all())
                 .askedBy(moving == null ? Audience.GUEST : moving.by());
     }
 
@@ -194,6 +212,12 @@ public record Choice(
             Moving moving) {
         Choice again = again(offer, party, length, units, addOns, place);
         return new Choice(offer, party, again.length, again.units, addOns, null, place, null, null, "", moving);
+    }
+
+    /** The same where others are moved along with a booking, under an address of its own. */
+    public Choice along(String address, Set<BookingId> others) {
+        Moving one = Objects.requireNonNull(moving);
+        return changing(new Moving(address, one.booking(), one.onlyTime(), one.by(), others));
     }
 
     /** The same choice for a booking that is to be changed by it. */

@@ -12,8 +12,12 @@ import gastfreund.core.openings.Answer;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.stream.LongStream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -95,6 +99,84 @@ class SeriesTest extends OrdersTest {
         ledgersAgree(order);
         assertThat(get(own).body()).doesNotContain("Cancel all that is ahead");
         assertThat(path(get(own + "/cancel"))).isEqualTo(own);
+    }
+
+    private static final long WEEK = 7 * 24 * 60;
+
+    private List<Long> starts(Order order) {
+        return now(order).lines().stream().map(l -> l.time().start()).toList();
+    }
+
+    private Order series(int daysAhead) {
+        Answer.Entry entry = opening("private-lesson", "60", 1, daysAhead);
+        get(pay(order(kept(page(address(entry, "&times=3"))), "Wenke Farrow", "wenke@post.example"), "WORKS"));
+        return orders.newest(1).get(0);
+    }
+
+    private static String later(Order order, long minutes) {
+        OrderLine first = order.lines().get(0);
+        return "/bookings/" + order.token() + "/lines/" + first.booking() + "/move/all/to?start="
+                + (first.time().start() + minutes);
+    }
+
+    /** Presses the button of the page that says what a move would do. */
+    private String moved(Document question, Map<String, String> instead) {
+        Element form = question.selectFirst("main form[method=post]");
+        Map<String, Object> fields = new HashMap<>();
+        form.select("input[name]").forEach(i -> fields.put(i.attr("name"), i.val()));
+        fields.putAll(instead);
+        return path(post(form.attr("action"), fields));
+    }
+
+    @Test
+    void allThatFollowMoveAlongEachMakingRoomForTheOneBefore() {
+        Order order = series(8);
+        List<Long> before = starts(order);
+        String move = later(order, WEEK).replaceAll("/all/to.*", "");
+        Document times = page(page(move).selectFirst("main a[href$=/move/all]").attr("href"));
+        assertThat(times.selectFirst("h1").text()).isEqualTo("Move " + before.size() + " bookings together");
+        Document question = page(later(order, WEEK));
+        assertThat(question.select("article ul li")).hasSize(before.size() - 1);
+        assertThat(question.select("article ul li")).noneMatch(li -> li.text().contains("stays"));
+        assertThat(moved(question, Map.of("shown", "1 1 1")))
+                .as("another price than was shown")
+                .contains("?gone");
+        assertThat(starts(order)).isEqualTo(before);
+        assertThat(moved(question, Map.of())).endsWith("?moved");
+        assertThat(starts(order)).isEqualTo(before.stream().map(s -> s + WEEK).toList());
+        assertThat(letters(order).stream().filter("moved"::equals)).hasSize(1);
+        String letter = letters.one(order.id(), "moved").text();
+        assertThat(now(order).lines()).allSatisfy(l -> assertThat(letter)
+                .contains(DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH)
+                        .format(l.time().startInstant().atZone(BERLIN))));
+        booksAgree(order);
+        ledgersAgree(order);
+        assertThat(moved(question, Map.of())).as("sent twice").contains("?gone");
+    }
+
+    @Test
+    void whatCannotBeHadThenStays() {
+        Order order = series(9);
+        List<Long> before = starts(order);
+        long shift = LongStream.iterate(60, m -> m + 30)
+                .limit(12)
+                .filter(m -> {
+                    HttpResponse<String> all = get(later(order, m));
+                    return all.statusCode() == 200 && !all.body().contains("and stays");
+                })
+                .findFirst()
+                .orElseThrow();
+        // All who give lessons are taken where the last would go.
+        for (int i = 0; i < 3; i++) {
+            keep("private-lesson", "60", 1, before.get(2) + shift);
+        }
+        Document question = page(later(order, shift));
+        assertThat(question.select("article ul li").get(0).text()).doesNotContain("stays");
+        assertThat(question.select("article ul li").get(1).text()).contains("stays");
+        assertThat(question.text()).contains("What cannot stays where it is.");
+        assertThat(moved(question, Map.of())).endsWith("?moved");
+        assertThat(starts(order)).containsExactly(before.get(0) + shift, before.get(1) + shift, before.get(2));
+        booksAgree(order);
     }
 
     @Test
