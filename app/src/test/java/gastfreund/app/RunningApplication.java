@@ -154,6 +154,11 @@ public final class RunningApplication implements AutoCloseable {
         return send(HttpRequest.newBuilder(URI.create(address(path))).header("Accept", "text/html,application/json"));
     }
 
+    /** A file that is no text. */
+    public byte[] file(String path) throws IOException {
+        return URI.create(address(path)).toURL().openStream().readAllBytes();
+    }
+
     public HttpResponse<String> post(String address, Map<String, ?> form) throws IOException {
         String body = form.entrySet().stream()
                 .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue().toString(), StandardCharsets.UTF_8))

@@ -1,5 +1,6 @@
 package gastfreund.app.letters;
 
+import gastfreund.app.languages.Formats;
 import gastfreund.core.money.Money;
 import gastfreund.core.time.Interval;
 import java.time.Instant;
@@ -67,6 +68,7 @@ public record Facts(
      * @param freeUntil until when cancelling costs nothing; null where that is over or never was
      * @param offer its id; null in letters of an earlier version of the application
      * @param answers what its guest answered, in lines; null in letters of an earlier version
+     * @param elsewhere whether its guest need not be in the house's town; null in letters of an earlier version
      */
     public record Row(
             String booking,
@@ -83,10 +85,19 @@ public record Facts(
             @Nullable String balanceDue,
             @Nullable Long freeUntil,
             @Nullable String offer,
-            @Nullable String answers) {
+            @Nullable String answers,
+            @Nullable Boolean elsewhere) {
 
         public Interval time() {
             return Interval.between(start, end);
+        }
+
+        /** When it is, with the zone where that matters. */
+        public String when(Formats f) {
+            String when = f.dayAndTimes(time());
+            return Boolean.TRUE.equals(elsewhere)
+                    ? f.text("letter.when", when, f.zone().id())
+                    : when;
         }
 
         /** Whether it says nothing of money. */
@@ -97,7 +108,22 @@ public record Facts(
         /** When and where, and nothing else. */
         Row plain() {
             return new Row(
-                    booking, title, start, end, party, staff, place, directions, "", -1, 0, null, null, offer, "");
+                    booking,
+                    title,
+                    start,
+                    end,
+                    party,
+                    staff,
+                    place,
+                    directions,
+                    "",
+                    -1,
+                    0,
+                    null,
+                    null,
+                    offer,
+                    "",
+                    elsewhere);
         }
 
         public Money price() {

@@ -169,7 +169,7 @@ class LetterTexts implements LetterWriting {
             return f.text("letter.confirmation.subjects", facts.rows().size(), house);
         }
         Facts.Row only = facts.rows().get(0);
-        return f.text("letter.confirmation.subject", only.title(), f.dayAndTimes(only.time()));
+        return f.text("letter.confirmation.subject", only.title(), only.when(f));
     }
 
     /** Subjects say nothing that a guest wrote: they stand in lists and notices where nobody expects a stranger's words. */

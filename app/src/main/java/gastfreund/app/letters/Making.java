@@ -157,7 +157,8 @@ final class Making {
                 row.answers().stream()
                         .filter(a -> !a.value().isEmpty())
                         .map(a -> a.label() + ": " + a.value().replace('\n', ','))
-                        .collect(Collectors.joining("\n")));
+                        .collect(Collectors.joining("\n")),
+                row.elsewhere() != null);
     }
 
     private static Facts.Issued kept(Goods ware) {

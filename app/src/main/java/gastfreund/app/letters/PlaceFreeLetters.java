@@ -69,7 +69,8 @@ public class PlaceFreeLetters {
                 null,
                 null,
                 reserved.offer().value(),
-                "");
+                "",
+                place != null && catalogue.isElsewhere(place));
         return Facts.offering(free.guest(), free.email(), title, row, free.path(), free.until());
     }
 }

@@ -25,7 +25,7 @@ final class TagValues {
         List<Facts.Row> rows = facts.rows();
         values.put("guest", facts.guest());
         values.put("offer", rows.isEmpty() ? facts.what() : joined(rows, Facts.Row::title, ", "));
-        values.put("when", joined(rows, r -> f.dayAndTimes(r.time()), "\n"));
+        values.put("when", joined(rows, r -> r.when(f), "\n"));
         values.put("start", joined(rows, r -> f.time(r.start()), ", "));
         values.put("place", joined(rows, Facts.Row::place, ", "));
         values.put("directions", joined(rows, Facts.Row::directions, "\n"));

@@ -1,16 +1,21 @@
 package gastfreund.app.languages;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
+import gastfreund.app.CheckoutPage;
+import gastfreund.app.PdfPicture;
 import gastfreund.app.RunningApplication;
 import gastfreund.app.journeys.Browsers;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.SQLException;
 import java.time.DayOfWeek;
+import java.time.Duration;
 import java.time.Month;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
@@ -21,6 +26,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jsoup.Jsoup;
@@ -41,6 +47,9 @@ class ThirdLanguageTest {
 
     private static final Pattern SAID = Pattern.compile("\u27e6[^\u27e6\u27e7]*\u27e7");
     private static final Pattern WORD = Pattern.compile("\\p{L}{3,}");
+    private static final Pattern PLAIN_VOWEL = Pattern.compile("[aeiou]");
+    private static final Pattern ADDRESS = Pattern.compile("https?://\\S+");
+    private static final String MAIL = "al@bo.eu";
     private static final Locale LANGUAGE = Locale.forLanguageTag(PseudoLanguage.TAG);
 
     /** Days and months in the language, the longest first. */
@@ -127,6 +136,19 @@ class ThirdLanguageTest {
                 .toList();
     }
 
+    /** Words with a plain vowel, of which the language has none: its brackets are in no font of ours. */
+    private static List<String> strangeOnPaper(String text) {
+        String left = text;
+        for (String own : house) {
+            left = left.replace(own, " ");
+        }
+        return WORD.matcher(left)
+                .results()
+                .map(MatchResult::group)
+                .filter(w -> PLAIN_VOWEL.matcher(w).find() && NAMES.stream().noneMatch(n -> n.contains(w)))
+                .toList();
+    }
+
     private static List<String> strangeIn(Document page) {
         List<String> strange = new ArrayList<>();
         page.select("script, style, [lang]:not(html), .formatted, .theirs-switch, input[type=hidden], .trap")
@@ -160,6 +182,78 @@ class ThirdLanguageTest {
         List<String> paths = new ArrayList<>(PAGES);
         paths.add(basket);
         paths.add(basket + "/checkout");
+        areInTheLanguageAndFit(paths);
+    }
+
+    /** An order in the language, paid for; its page. Who orders is called what no bundle says, and nothing else is typed. */
+    private static String ordered() throws IOException {
+        String checkout = in(basket() + "/checkout");
+        Map<String, Object> form = CheckoutPage.filled(application.get(checkout).body(), "Al Bo", MAIL);
+        form.replaceAll(
+                (name, value) -> name.startsWith("answer.") && value.toString().contains("tallest") ? "12" : value);
+        String gateway = RunningApplication.target(application.post(application.address(checkout), form));
+        String back = RunningApplication.path(application.post(gateway, Map.of("card", "WORKS")));
+        application.get(back);
+        String booking = back.substring(0, back.lastIndexOf("/paid"));
+        await().atMost(Duration.ofSeconds(30))
+                .until(() -> application.get(booking).body().contains("/calendar.ics"));
+        return booking;
+    }
+
+    private static String line(String booking) throws IOException {
+        return Jsoup.parse(application.get(booking).body())
+                .selectFirst("a[href$=/move]")
+                .attr("href")
+                .replace("/move", "");
+    }
+
+    @Test
+    void soIsWhatComesAfterAnOrderAndWhatIsWrittenOfIt() throws IOException, SQLException {
+        String booking = ordered();
+        String line = line(booking);
+        String receipt = Jsoup.parse(application.get(booking).body())
+                .selectFirst("a[href*=/documents/]")
+                .attr("href");
+        assertThat(strangeOnPaper(PdfPicture.text(application.file(receipt)))).isEmpty();
+        Document times = Jsoup.parse(application.get(line + "/move").body());
+        Element form = times.select(".slots form").last();
+        String start = form.selectFirst("[name=start]").val();
+        areInTheLanguageAndFit(List.of(
+                booking,
+                booking + "/details",
+                booking + "/follow",
+                line + "/cancel",
+                line + "/move",
+                line + "/move/to?start=" + start));
+        Document change =
+                Jsoup.parse(application.get(line + "/move/to?start=" + start).body());
+        application.post(
+                application.address(in(line + "/move")),
+                Map.of(
+                        "start",
+                        start,
+                        "total",
+                        change.selectFirst("[name=total]").val()));
+        Document cancel = Jsoup.parse(application.get(line + "/cancel").body());
+        application.post(
+                application.address(in(line + "/cancel")),
+                Map.of("refund", cancel.selectFirst("[name=refund]").val()));
+        areInTheLanguageAndFit(List.of(booking));
+        application.post(application.address(in("/mine")), Map.of("email", MAIL));
+        application.post(application.address(in("/account/link")), Map.of("email", MAIL));
+        List<String> strange = new ArrayList<>();
+        for (String kind : List.of("confirmation", "moved", "cancelled", "asked.account")) {
+            String which = " FROM outbox WHERE kind = '" + kind + "' AND recipient = '" + MAIL + "'";
+            await().atMost(Duration.ofSeconds(30))
+                    .until(() -> "1".equals(application.one("SELECT sent_at IS NOT NULL" + which)));
+            String letter = application.one("SELECT subject || char(10) || text_part" + which);
+            ADDRESS.matcher(letter).replaceAll(" ").lines().forEach(l -> strange(l)
+                    .forEach(s -> strange.add(kind + ": " + s)));
+        }
+        assertThat(strange).isEmpty();
+    }
+
+    private static void areInTheLanguageAndFit(List<String> paths) throws IOException {
         List<String> strange = new ArrayList<>();
         List<String> narrow = new ArrayList<>();
         try (BrowserContext context =
