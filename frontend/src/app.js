@@ -19,13 +19,14 @@ import { picks } from './components/picks.js';
 import { sieve } from './components/sieve.js';
 import { theirs, theirsSwitch } from './components/theirs.js';
 import { waits } from './components/waits.js';
+import { opens, way, whereabouts } from './components/way.js';
 
 document.addEventListener('alpine:init', () => {
   const { Alpine } = window;
 
   // Its attributes are data of our own, so that a page is plain HTML.
   Alpine.prefix('data-x-');
-  for (const [name, component] of Object.entries({ agenda, board, calendarFile, checkout, copies, countdown, desk, draft, explainer, finder, here, hours, once, ordered, panel, passkey, picks, sieve, theirs, theirsSwitch, waits })) {
+  for (const [name, component] of Object.entries({ agenda, board, calendarFile, checkout, copies, countdown, desk, draft, explainer, finder, here, hours, once, opens, ordered, panel, passkey, picks, sieve, theirs, theirsSwitch, waits, way, whereabouts })) {
     Alpine.data(name, component);
   }
 });

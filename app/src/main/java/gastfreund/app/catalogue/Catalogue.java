@@ -86,6 +86,13 @@ public record Catalogue(House house, Extras extras, Map<String, PromoCode> promo
         return place != null && isElsewhere(place) ? time : null;
     }
 
+    /** Whether guests are visited at a place, and something depends on how far they are. */
+    public boolean isMeasured(@Nullable PlaceId place) {
+        return place != null
+                && house.place(place).kind() == Place.Kind.GUEST_ADDRESS
+                && placeNotes(place).reach().isMeasured();
+    }
+
     /** Whether guests of a place can be anywhere: online or by telephone. */
     public boolean isElsewhere(PlaceId place) {
         Place.Kind kind = house.place(place).kind();

@@ -10,6 +10,7 @@ import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Links;
 import gastfreund.app.typed.Written;
 import gastfreund.app.visits.Found;
+import gastfreund.app.visits.Looked;
 import gastfreund.app.visits.Visit;
 import gastfreund.app.visits.Visits;
 import gastfreund.core.bookings.BookingId;
@@ -31,7 +32,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class WhereController {
 
-    private static final int MOST_ADDRESS = 400;
     private static final double METRES = 1000;
 
     /**
@@ -87,27 +87,24 @@ class WhereController {
             @ModelAttribute(name = "links", binding = false) Links links,
             Model model) {
         Formats f = Formats.of(model);
-        String written = Written.text(address, MOST_ADDRESS + 1).replace("\r\n", "\n");
-        if (written.isEmpty() || written.length() > MOST_ADDRESS) {
+        String written = Written.text(address, AddressFields.MOST + 1).replace("\r\n", "\n");
+        if (written.isEmpty() || written.length() > AddressFields.MOST) {
             String wrong = written.isEmpty() ? "where.missing" : "checkout.address.long";
             return page(links, Sent.wrong(written, f.text(wrong)), model);
         }
         Catalogue catalogue = catalogues.catalogue();
         List<BasketLine> lines = lines(links);
-        Optional<List<Found>> found =
-                lines.stream().anyMatch(l -> reach(l, catalogue).isMeasured())
-                        ? visits.find(written)
-                        : Optional.empty();
-        if (found.isPresent() && found.get().isEmpty() && !byHand) {
+        boolean measured = lines.stream().anyMatch(l -> reach(l, catalogue).isMeasured());
+        Looked looked = visits.look(written, measured, meant);
+        if (looked.is(Looked.What.UNKNOWN) && !byHand) {
             return page(links, new Sent(written, f.text("where.unknown"), List.of(), true), model);
         }
-        Optional<Found> one = found.flatMap(all -> chosen(all, meant));
-        if (one.isEmpty() && found.isPresent() && !found.get().isEmpty()) {
-            return page(links, new Sent(written, "", found.get(), false), model);
+        if (looked.is(Looked.What.SEVERAL)) {
+            return page(links, new Sent(written, "", looked.found(), false), model);
         }
         Map<BookingId, Visit> addresses = new LinkedHashMap<>();
         for (BasketLine line : lines) {
-            Visit visit = visits.visit(place(line), written, one.orElse(null), catalogue);
+            Visit visit = visits.visit(place(line), written, looked.one(), catalogue);
             Reach reach = reach(line, catalogue);
             if (visit.metres() != null && !reach.covers(visit.metres())) {
                 return page(links, Sent.wrong(written, tooFar(line, visit.metres(), catalogue, f)), model);
@@ -116,13 +113,6 @@ class WhereController {
         }
         baskets.visit(links.basketAsked(), addresses);
         return "redirect:" + links.basketPage() + "/checkout";
-    }
-
-    /** The only one that was found, or the one that the guest means. */
-    private static Optional<Found> chosen(List<Found> found, @Nullable String meant) {
-        return found.size() == 1
-                ? Optional.of(found.get(0))
-                : found.stream().filter(one -> one.label().equals(meant)).findFirst();
     }
 
     private static String tooFar(BasketLine line, int metres, Catalogue catalogue, Formats f) {
@@ -149,24 +139,11 @@ class WhereController {
                                         f.dayAndTimes(l.time()),
                                         reach(l, catalogue).words(catalogue.house(), f)))
                                 .toList(),
-                        Field.text("address", f.text("where.address"), MOST_ADDRESS)
-                                .with("autocomplete", "street-address")
-                                .help(f.text("where.addressHelp"))
-                                .value(sent.address())
-                                .required()
-                                .wrong(sent.error()),
-                        sent.found().isEmpty() ? null : meant(sent.found(), f),
+                        AddressFields.address(sent.address(), sent.error(), f),
+                        sent.found().isEmpty() ? null : AddressFields.meant(sent.found(), f),
                         sent.unknown() ? Field.tick("byHand", f.text("where.byHand"), false) : null,
                         address(links)));
         return "checkout/where";
-    }
-
-    private static Field meant(List<Found> found, Formats f) {
-        List<Field.Option> options = found.stream()
-                .map(one -> Field.Option.of(one.label(), one.label()))
-                .toList();
-        return Field.choice("meant", f.text("where.meant"), options)
-                .value(options.get(0).value());
     }
 
     /** The lines at the guest's address that are still kept. */

@@ -309,6 +309,11 @@ public record Choice(
         return address(basket) + "&months";
     }
 
+    /** Where a guest asks whether the house comes to them, and what the way costs. */
+    public String wayAddress(@Nullable String basket) {
+        return address("/way", basket);
+    }
+
     /** Where a guest says that they wait for this choice. */
     public String wishAddress(@Nullable String basket) {
         return address("/wish", basket);

@@ -24,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param allMonths the address of the months of a year; null where only the time can be chosen
  * @param months the months of a year, instead of the days; null: the days are shown
  * @param wish where a guest says that they wait for something on the chosen date; null: there is no waiting list
+ * @param way where a guest asks whether the house comes to them; null where nothing depends on that
  * @param answerHours in how many hours a request is answered; 0 where it is booked at once
  */
 public record Panel(
@@ -40,6 +41,7 @@ public record Panel(
         @Nullable String allMonths,
         @Nullable Months months,
         @Nullable String wish,
+        @Nullable String way,
         int answerHours) {
 
     /**
@@ -146,6 +148,7 @@ public record Panel(
                 allMonths,
                 year,
                 wish,
+                way,
                 answerHours);
     }
 

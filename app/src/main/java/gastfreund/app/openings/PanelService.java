@@ -100,6 +100,7 @@ public class PanelService {
                                 || ribbon.selected().date().isBefore(today)
                         ? null
                         : choice.withDay(ribbon.selected().date()).wishAddress(basket),
+                choice.moving() == null && catalogue.isMeasured(choice.place()) ? choice.wayAddress(basket) : null,
                 choice.offer().confirm() == Offer.Confirm.BY_HAND ? catalogue.answerHours() : 0);
     }
 

@@ -81,9 +81,15 @@ public class Visits {
                 && catalogue.placeNotes(visit.place()).reach().isMeasured();
     }
 
-    /** The addresses that a guest may mean, the likeliest first; empty where the geocoder does not answer. */
-    public Optional<List<Found>> find(String address) {
-        return geocoder.find(address);
+    /**
+     * Looks for an address.
+     *
+     * @param measured whether anything depends on where it is
+     * @param meant the label of the one that is meant, of several; null: nobody said
+     */
+    public Looked look(String address, boolean measured, @Nullable String meant) {
+        Optional<List<Found>> found = measured ? geocoder.find(address) : Optional.empty();
+        return found.map(all -> Looked.of(all, meant)).orElse(Looked.UNASKED);
     }
 
     /**

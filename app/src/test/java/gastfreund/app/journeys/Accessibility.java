@@ -62,6 +62,7 @@ abstract class Accessibility extends DemoHouseTest {
                             + opening("private-lesson", "60", 1, 35).time().start(),
                     "/mine",
                     "/account/enter",
+                    "/offers/clay-visit/way?party=4",
                     "/offers/private-lesson/wish?party=2&staff=mira",
                     "/embed/offers/firing?without=text&scheme=dark",
                     basket,

@@ -79,6 +79,7 @@ class PagesTest extends DemoHouseTest {
         paths.put("agenda-month", "/agenda?view=month");
         paths.put("mine", "/mine");
         paths.put("enter", "/account/enter");
+        paths.put("way", "/offers/clay-visit/way?party=4");
         paths.put("wish", "/offers/private-lesson/wish?party=2&staff=mira");
         paths.put(
                 "wished",
