@@ -11,6 +11,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -48,6 +49,9 @@ class EmbedMount extends OncePerRequestFilter {
             "/agenda",
             "/closed");
 
+    /** And how they ask for the link into their account, which opens the house's own page. */
+    private static final Set<String> SINGLE = Set.of("/account/enter", "/account/link");
+
     private final CatalogueService catalogues;
 
     EmbedMount(CatalogueService catalogues) {
@@ -82,7 +86,7 @@ class EmbedMount extends OncePerRequestFilter {
         if (!embed.from().isEmpty()) {
             request.setAttribute(Source.ATTRIBUTE, embed.from());
         }
-        if (page.equals("/") || PAGES.stream().anyMatch(page::startsWith)) {
+        if (page.equals("/") || SINGLE.contains(page) || PAGES.stream().anyMatch(page::startsWith)) {
             chain.doFilter(inner, response);
         } else {
             response.sendError(HttpServletResponse.SC_NOT_FOUND);

@@ -252,6 +252,28 @@ class AccountsTest extends DemoHouseTest {
     }
 
     @Test
+    void inAFrameOnlyTheLinkIsOfferedAndItOpensTheHousesOwnPage() {
+        house("required");
+        String checkout = keep(
+                        "private-lesson",
+                        "60",
+                        1,
+                        opening("private-lesson", "60", 1, 13).time().start())
+                + "/checkout";
+        String enter = path(get("/embed" + checkout));
+        assertThat(enter).isEqualTo("/embed/account/enter?to=" + checkout);
+        assertThat(get(enter).body())
+                .contains("action=\"/embed/account/link\"", "value=\"" + checkout + "\"")
+                .doesNotContain("Use a passkey", "With a password");
+        post("/embed/account/link", Map.of("email", lene, "to", checkout));
+        String link = links(lene).get(0);
+        assertThat(get("/embed" + link).statusCode()).isEqualTo(404);
+        assertThat(path(browser.post(link, Map.of()))).isEqualTo(checkout);
+        assertThat(get("/embed/account").statusCode()).isEqualTo(404);
+        assertThat(get("/embed/account/ways").statusCode()).isEqualTo(404);
+    }
+
+    @Test
     void whoIsInHasShownThatTheAddressIsTheirs() {
         String basket = keep(
                 "private-lesson",
