@@ -47,6 +47,7 @@ class ArchitectureTest {
             "wording",
             "extras",
             "catalogue",
+            "backups",
             "messages",
             "strangers",
             "sources",

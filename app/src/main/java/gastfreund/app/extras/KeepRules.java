@@ -7,14 +7,17 @@ import gastfreund.housefile.Node;
  *
  * @param guestMonths how many months after their last booking guests' data go
  * @param documentYears for how many years the law asks for receipts
+ * @param backupDays for how many days nightly backups are kept; 0: none is taken
  */
-public record KeepRules(int guestMonths, int documentYears) {
+public record KeepRules(int guestMonths, int documentYears, int backupDays) {
 
     static KeepRules of(Node extra) {
         return extra.member("keeping")
-                .map(keeping -> keeping.object("guestMonths", "documentYears"))
+                .map(keeping -> keeping.object("guestMonths", "documentYears", "backupDays"))
                 .map(keeping -> new KeepRules(
-                        keeping.integer("guestMonths", 1, 240, 36), keeping.integer("documentYears", 1, 50, 10)))
-                .orElse(new KeepRules(36, 10));
+                        keeping.integer("guestMonths", 1, 240, 36),
+                        keeping.integer("documentYears", 1, 50, 10),
+                        keeping.integer("backupDays", 0, 365, 14)))
+                .orElse(new KeepRules(36, 10, 14));
     }
 }

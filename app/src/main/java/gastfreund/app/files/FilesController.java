@@ -1,5 +1,6 @@
 package gastfreund.app.files;
 
+import gastfreund.app.backups.Backups;
 import gastfreund.app.catalogue.DocumentRef.Kind;
 import gastfreund.app.catalogue.HouseDocuments;
 import gastfreund.app.editing.Keeping;
@@ -10,11 +11,15 @@ import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -31,13 +36,24 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/desk/house/files")
 public class FilesController {
 
+    private static final Logger LOG = LoggerFactory.getLogger(FilesController.class);
+    private static final double MEGABYTE = 1_000_000;
+
     private final Files files;
     private final WholeHouse house;
     private final OfferTable offers;
     private final CodeTable codes;
     private final HouseDocuments documents;
+    private final Backups backups;
 
-    FilesController(Files files, WholeHouse house, OfferTable offers, CodeTable codes, HouseDocuments documents) {
+    FilesController(
+            Files files,
+            WholeHouse house,
+            OfferTable offers,
+            CodeTable codes,
+            HouseDocuments documents,
+            Backups backups) {
+        this.backups = backups;
         this.files = files;
         this.house = house;
         this.offers = offers;
@@ -63,8 +79,38 @@ public class FilesController {
                                 way("offers", "offers.csv", "text/csv", f),
                                 way("codes", "promo-codes.csv", "text/csv", f)),
                         reasons,
-                        files.coming(host, f)));
+                        files.coming(host, f),
+                        backups(f)));
         return "files/files";
+    }
+
+    private List<String> backups(Formats f) {
+        List<String> words = new ArrayList<>();
+        words.add(backups.all().stream()
+                .findFirst()
+                .map(b -> f.text("files.backupsLast", f.moment(b.at()), b.bytes() / MEGABYTE))
+                .orElse(f.text("files.backupsNone")));
+        words.add(
+                backups.days() == 0
+                        ? f.text("files.backupsOff")
+                        : f.text("files.backupsWhere", backups.folder().toString(), backups.days()));
+        if (!backups.haveKey()) {
+            words.add(f.text("files.backupsNoKey"));
+        }
+        return words;
+    }
+
+    /** A backup beside those of the nights. */
+    @Needs(Right.FILES)
+    @PostMapping("/backup")
+    String backup() {
+        try {
+            backups.take();
+            return "redirect:/desk/house/files?said=backup-taken";
+        } catch (IllegalStateException | UncheckedIOException e) {
+            LOG.warn("a backup could not be taken: {}", e.getMessage());
+            return "redirect:/desk/house/files?said=backup-failed";
+        }
     }
 
     private static FilesPage.Way way(String kind, String name, String type, Formats f) {

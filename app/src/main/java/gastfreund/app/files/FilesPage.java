@@ -11,8 +11,10 @@ import org.jspecify.annotations.Nullable;
  *
  * @param reasons why the last file could not come in
  * @param coming what the last file would change; null: nothing waits
+ * @param backups what is to be said of backups
  */
-public record FilesPage(List<Note> notes, List<Way> ways, List<String> reasons, @Nullable Coming coming) {
+public record FilesPage(
+        List<Note> notes, List<Way> ways, List<String> reasons, @Nullable Coming coming, List<String> backups) {
 
     /** A kind of file: where it goes out, and where it comes in. */
     public record Way(String title, String help, String out, String in, Field file) {}

@@ -63,6 +63,7 @@ final class HouseInputs {
             .with("extra/legal/taxNumber", Sort.LINE)
             .with("extra/keeping/guestMonths", Sort.WHOLE, Sort.number(36))
             .with("extra/keeping/documentYears", Sort.WHOLE, Sort.number(10))
+            .with("extra/keeping/backupDays", Sort.WHOLE, Sort.number(14))
             .with("extra/quiet/from", Sorts.TIME_OF_DAY, word("21:00"))
             .with("extra/quiet/to", Sorts.TIME_OF_DAY, word("08:00"))
             .withTruth("extra/quietMails")

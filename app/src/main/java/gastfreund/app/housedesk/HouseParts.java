@@ -143,7 +143,8 @@ final class HouseParts {
                                         "keeping-",
                                         "sheet.keeping",
                                         ask.number("extra/keeping/guestMonths"),
-                                        ask.number("extra/keeping/documentYears")))
+                                        ask.number("extra/keeping/documentYears")),
+                                ask.clause("backups-", "sheet.backups", ask.number("extra/keeping/backupDays")))
                         .titled(ask.f().text("sheet.keepingTitle")),
                 Part.of(
                                 "quiet",

@@ -22,6 +22,8 @@ public enum Kind {
     ATTENDED,
     /** What came free for those who wait. */
     WISH,
+    /** The night's backup. */
+    BACKUP,
     /** Links for bookings that take place online. */
     MEETING,
     /** What is no longer to be kept. */
