@@ -40,17 +40,6 @@ public class Accounts {
 
     private static final Duration CLOSED = Duration.ofHours(1);
 
-    /** How a password was judged. */
-    enum Judged {
-        RIGHT,
-        WRONG,
-        /** Too many were wrong: only the link helps. */
-        CLOSED
-    }
-
-    /** @param visit the token of the visit that began; empty: none did */
-    record Try(Judged judged, String visit) {}
-
     /**
      * A visit that began.
      *
@@ -159,28 +148,33 @@ public class Accounts {
         return token;
     }
 
-    /** Judges a password. It takes as long whether there is such an account or not. */
+    /**
+     * Lets somebody in by a password. What is wrong is not told: not whether there is such an account, nor that it was wrong so
+     * often that only the link helps for a while; and it takes as long.
+     *
+     * @return the token of their visit; empty where they are not let in
+     */
     @Transactional
-    Try enter(String email, String password) {
+    Optional<String> enter(String email, String password) {
         Instant now = clock.instant();
         Optional<AccountStore.Password> kept = store.password(plain(email));
         String hash = kept.map(AccountStore.Password::hash).orElse(null);
         boolean right = passwords.matches(password, hash == null ? nobodys : hash) && hash != null;
         if (kept.isEmpty() || hash == null) {
-            return new Try(Judged.WRONG, "");
+            return Optional.empty();
         }
         Instant last = kept.get().last();
         boolean lately = last != null && last.plus(CLOSED).isAfter(now);
         int failures = lately ? kept.get().failures() : 0;
         if (failures >= MOST_FAILURES) {
-            return new Try(Judged.CLOSED, "");
+            return Optional.empty();
         }
         if (!right) {
             store.setFailures(kept.get().account(), failures + 1, now);
-            return new Try(failures + 1 >= MOST_FAILURES ? Judged.CLOSED : Judged.WRONG, "");
+            return Optional.empty();
         }
         store.setPassword(kept.get().account(), hash);
-        return new Try(Judged.RIGHT, begin(store.byEmail(plain(email)).orElseThrow()));
+        return store.byEmail(plain(email)).map(this::begin);
     }
 
     /** Whose a visit is. */

@@ -163,15 +163,14 @@ public class EnterController {
         if (!isMail(typed)) {
             return show(List.of(), typed, Map.of("email", f.text("enter.email.wrong")), true, own(to), model);
         }
-        Accounts.Try tried = password.length() > Passwords.MOST
-                ? new Accounts.Try(Accounts.Judged.WRONG, "")
-                : accounts.enter(typed, password);
-        if (tried.judged() == Accounts.Judged.RIGHT) {
-            entrance.let(tried.visit(), request, response);
-            return "redirect:" + own(to);
+        Optional<String> visit =
+                password.length() > Passwords.MOST ? Optional.empty() : accounts.enter(typed, password);
+        if (visit.isEmpty()) {
+            Map<String, String> wrong = Map.of("password", f.text("enter.password.wrong"));
+            return show(List.of(), typed, wrong, true, own(to), model);
         }
-        String words = tried.judged() == Accounts.Judged.CLOSED ? "enter.closed" : "enter.password.wrong";
-        return show(List.of(), typed, Map.of("password", f.text(words)), true, own(to), model);
+        entrance.let(visit.get(), request, response);
+        return "redirect:" + own(to);
     }
 
     /** What a browser is asked to sign. */

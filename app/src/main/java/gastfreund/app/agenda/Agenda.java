@@ -34,6 +34,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -49,6 +50,9 @@ public class Agenda {
 
     /** How many different questions are kept with how much is open on each date. */
     private static final int KEPT = 200;
+
+    /** So many dates are looked at one offer after the other. */
+    private static final int FEW_DATES = 7;
 
     /** What was counted is of no use in another minute. */
     private static final Duration LONGEST = Duration.ofMinutes(1);
@@ -186,8 +190,9 @@ public class Agenda {
                         .toList(),
                 now,
                 read);
-        return offers.stream()
-                .map(offer -> new Found(offer, open(house, taken, offer, sought, first, last, now)))
+        // Nothing is read from here on, and many dates of many offers are work for more than one processor.
+        Stream<Offer> each = first.plusDays(FEW_DATES).isBefore(last) ? offers.parallelStream() : offers.stream();
+        return each.map(offer -> new Found(offer, open(house, taken, offer, sought, first, last, now)))
                 .toList();
     }
 
