@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -161,6 +162,19 @@ public class Passkeys {
         return JSON.writeValueAsString(rules(challenge).createCredentialRequestOptions(() -> null));
     }
 
+    /** Whether an answer has all that is looked at, as texts. */
+    private static boolean isWhole(JsonNode answer, String... ofResponse) {
+        JsonNode credential = answer.path("credential");
+        JsonNode response = credential.path("response");
+        return Stream.of("id", "rawId", "type").allMatch(name -> isText(credential.path(name)))
+                && isText(response.path("clientDataJSON"))
+                && Stream.of(ofResponse).allMatch(name -> isText(response.path(name)));
+    }
+
+    private static boolean isText(JsonNode node) {
+        return node.isString() && !node.stringValue().isEmpty();
+    }
+
     /**
      * Keeps a passkey that a browser has made; its guest is told by mail.
      *
@@ -173,7 +187,8 @@ public class Passkeys {
         try {
             JsonNode node = JSON.readTree(answer);
             String challenge = node.path("challenge").asString("");
-            if (of(account).size() >= MOST
+            if (!isWhole(node, "attestationObject")
+                    || of(account).size() >= MOST
                     || !store.takeChallenge(
                             challenge, account.id(), clock.instant().minus(ASKED))) {
                 return false;
@@ -205,7 +220,8 @@ public class Passkeys {
         try {
             JsonNode node = JSON.readTree(answer);
             String challenge = node.path("challenge").asString("");
-            if (!store.takeChallenge(challenge, null, clock.instant().minus(ASKED))) {
+            if (!isWhole(node, "authenticatorData", "signature")
+                    || !store.takeChallenge(challenge, null, clock.instant().minus(ASKED))) {
                 return Optional.empty();
             }
             PublicKeyCredential<AuthenticatorAssertionResponse> signed =

@@ -316,7 +316,7 @@ class MovePages {
     }
 
     String moveAll(Side side, long start, String shown) {
-        return together.move(side.order(), side.booking(), start, shown) == Outcome.DONE
+        return together.move(side.order(), side.line().booking(), start, shown) == Outcome.DONE
                 ? side.after("moved")
                 : gone(side);
     }

@@ -10,6 +10,8 @@ import gastfreund.app.catalogue.CatalogueEdits;
 import gastfreund.app.guests.Tidying;
 import gastfreund.app.messages.Outbox;
 import gastfreund.app.messages.Written;
+import java.net.URI;
+import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -338,6 +340,34 @@ class AccountsTest extends DemoHouseTest {
                         .query(Integer.class)
                         .single())
                 .isZero();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "x",
+                "{}",
+                "{'challenge': '%s'}",
+                "{'challenge': '%s', 'credential': {'id': 'a', 'rawId': 'a', 'type': 'public-key', 'response': {}}}",
+                "{'challenge': '%s', 'credential': {'id': 'YQ', 'rawId': 'YQ', 'type': 'public-key', 'response':"
+                        + " {'clientDataJSON': 'YQ', 'authenticatorData': 'YQ', 'signature': 'YQ'}}}",
+                "{'challenge': '%s', 'credential': {'id': '*', 'rawId': '*', 'type': '*', 'response':"
+                        + " {'clientDataJSON': '*', 'authenticatorData': '*', 'signature': '*'}}}"
+            })
+    void whatIsNoPasskeyOpensNothing(String answer) {
+        String challenge = JsonMapper.builder()
+                .build()
+                .readTree(post("/account/passkey/ask", Map.of()).body())
+                .path("challenge")
+                .asString("");
+        HttpResponse<String> entered = send(HttpRequest.newBuilder(URI.create(address("/account/passkey")))
+                .header("Content-Type", "application/json")
+                .header(FROM, somebody())
+                .POST(HttpRequest.BodyPublishers.ofString(
+                        answer.replace('\'', '"').replace("%s", challenge))));
+        assertThat(entered.statusCode()).isBetween(400, 403);
+        assertThat(entered.headers().firstValue("Set-Cookie")).isEmpty();
     }
 
     @Test

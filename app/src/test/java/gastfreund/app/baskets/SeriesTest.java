@@ -152,6 +152,9 @@ class SeriesTest extends OrdersTest {
         booksAgree(order);
         ledgersAgree(order);
         assertThat(moved(question, Map.of())).as("sent twice").contains("?gone");
+        assertThat(post("/bookings/" + order.token() + "/lines/nothing/move/all", Map.of("start", "1"))
+                        .statusCode())
+                .isEqualTo(404);
     }
 
     @Test
