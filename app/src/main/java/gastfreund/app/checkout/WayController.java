@@ -9,12 +9,10 @@ import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Links;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pages.Partial;
-import gastfreund.app.typed.Written;
 import gastfreund.app.visits.Looked;
 import gastfreund.app.visits.Visit;
 import gastfreund.app.visits.Visits;
 import gastfreund.core.money.Money;
-import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
 import java.util.List;
 import java.util.Optional;
@@ -95,10 +93,10 @@ class WayController {
             Model model) {
         Choice choice = choice(id, asked);
         Formats f = Formats.of(model);
-        String written = Written.text(address, AddressFields.MOST + 1).replace("\r\n", "\n");
-        if (written.isEmpty() || written.length() > AddressFields.MOST) {
-            String wrong = f.text(written.isEmpty() ? "where.missing" : "checkout.address.long");
-            return page(choice, written, wrong, null, List.of(), links, model);
+        String written = AddressFields.written(address);
+        String problem = AddressFields.problem(written, f);
+        if (!problem.isEmpty()) {
+            return page(choice, written, problem, null, List.of(), links, model);
         }
         Looked looked = visits.look(written, true, meant);
         if (looked.is(Looked.What.UNKNOWN)) {
@@ -123,8 +121,7 @@ class WayController {
             return Note.warn(f.text("come.unmeasured"));
         }
         if (!reach.covers(metres)) {
-            Offer offer = choice.offer();
-            return Note.bad(f.text("where.tooFar", metres / METRES, offer.title(), reach.km()));
+            return Note.bad(AddressFields.tooFar(metres, choice.offer().title(), reach, f));
         }
         Money price = Visits.price(visit, catalogue);
         return Note.done(

@@ -8,7 +8,6 @@ import gastfreund.app.extras.Reach;
 import gastfreund.app.languages.Formats;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Links;
-import gastfreund.app.typed.Written;
 import gastfreund.app.visits.Found;
 import gastfreund.app.visits.Looked;
 import gastfreund.app.visits.Visit;
@@ -31,8 +30,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Where guests are visited: asked before the checkout, which knows then what the way costs. */
 @Controller
 class WhereController {
-
-    private static final double METRES = 1000;
 
     /**
      * What was sent.
@@ -87,10 +84,10 @@ class WhereController {
             @ModelAttribute(name = "links", binding = false) Links links,
             Model model) {
         Formats f = Formats.of(model);
-        String written = Written.text(address, AddressFields.MOST + 1).replace("\r\n", "\n");
-        if (written.isEmpty() || written.length() > AddressFields.MOST) {
-            String wrong = written.isEmpty() ? "where.missing" : "checkout.address.long";
-            return page(links, Sent.wrong(written, f.text(wrong)), model);
+        String written = AddressFields.written(address);
+        String problem = AddressFields.problem(written, f);
+        if (!problem.isEmpty()) {
+            return page(links, Sent.wrong(written, problem), model);
         }
         Catalogue catalogue = catalogues.catalogue();
         List<BasketLine> lines = lines(links);
@@ -107,20 +104,21 @@ class WhereController {
             Visit visit = visits.visit(place(line), written, looked.one(), catalogue);
             Reach reach = reach(line, catalogue);
             if (visit.metres() != null && !reach.covers(visit.metres())) {
-                return page(links, Sent.wrong(written, tooFar(line, visit.metres(), catalogue, f)), model);
+                return page(
+                        links,
+                        Sent.wrong(
+                                written,
+                                AddressFields.tooFar(
+                                        visit.metres(),
+                                        catalogue.offer(line.offer()).title(),
+                                        reach,
+                                        f)),
+                        model);
             }
             addresses.put(line.id(), visit);
         }
         baskets.visit(links.basketAsked(), addresses);
         return "redirect:" + links.basketPage() + "/checkout";
-    }
-
-    private static String tooFar(BasketLine line, int metres, Catalogue catalogue, Formats f) {
-        return f.text(
-                "where.tooFar",
-                metres / METRES,
-                catalogue.offer(line.offer()).title(),
-                reach(line, catalogue).km());
     }
 
     private String page(Links links, Sent sent, Model model) {
