@@ -24,16 +24,16 @@ execFileSync(
   { cwd: here, stdio: ['ignore', 'ignore', 'inherit'] },
 );
 buildSync({
-  entryPoints: { app: join(here, 'src/app.js'), proof: join(here, 'src/proof-worker.js') },
+  entryPoints: { app: join(here, 'src/app.js'), desk: join(here, 'src/desk.js'), proof: join(here, 'src/proof-worker.js') },
   outdir: own,
   bundle: true,
   minify: true,
   format: 'iife',
   target: 'es2020',
   legalComments: 'none',
+  define: { ALPINE_VERSION: '""' },
 });
 buildSync({ entryPoints: { embed: join(here, 'src/embed.js'), frame: join(here, 'src/frame.js') }, outdir: own, bundle: true, minify: true, format: 'esm', target: 'es2022', legalComments: 'none' });
-copyFileSync(join(modules, '@alpinejs/csp/dist/cdn.min.js'), join(vendor, 'alpine.js'));
 
 const fonts = {
   'bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2': 'bricolage-latin.woff2',

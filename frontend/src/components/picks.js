@@ -6,5 +6,5 @@ export const picks = () => ({
       this.$root.submit();
     },
   },
-  go: { 'data-x-bind:hidden': 'true' },
+  go: { 'data-x-bind:hidden': () => true },
 });

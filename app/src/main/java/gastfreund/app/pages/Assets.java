@@ -25,12 +25,12 @@ import org.springframework.web.servlet.resource.ResourceUrlProvider;
 class Assets extends OncePerRequestFilter {
 
     /**
-     * Where they lie, as {@code assets} in a page.
+     * Where they lie, as {@code assets} in a page; the desk has scripts of its own.
      *
      * @param base what all their addresses begin with; a page in a frame, whose own address says how it looks, has the same
      */
     public record Addresses(
-            String base, String styles, String scripts, String alpine, String proof, String frame, String font) {}
+            String base, String styles, String scripts, String desk, String proof, String frame, String font) {}
 
     private final ResourceUrlProvider urls;
     private final Address address;
@@ -61,7 +61,7 @@ class Assets extends OncePerRequestFilter {
                     address.path(),
                     of("/app/app.css"),
                     of("/app/app.js"),
-                    of("/vendor/alpine.js"),
+                    of("/app/desk.js"),
                     of("/app/proof.js"),
                     of("/app/frame.js"),
                     of("/vendor/figtree-latin.woff2"));

@@ -46,8 +46,8 @@ class ScriptsTest {
     private String shown = "";
 
     private void show(String body) {
-        shown = "<!DOCTYPE html><meta name=proof content=/app/proof.js><script defer src=/app/app.js></script>"
-                + "<script defer src=/vendor/alpine.js></script><body>" + body;
+        shown = "<!DOCTYPE html><meta name=proof content=/app/proof.js><script defer src=/app/desk.js></script><body>"
+                + body;
         page.navigate(HOUSE + "/shown");
         page.waitForLoadState(LoadState.LOAD);
     }
