@@ -101,6 +101,14 @@ class AccountStore {
                 .optional();
     }
 
+    /** Whether an address has a link that was mailed after an instant and was not used yet. */
+    boolean waits(String email, Instant after) {
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM account_links WHERE email = ? AND made_at > ?)")
+                .params(email, after.getEpochSecond())
+                .query(Boolean.class)
+                .single();
+    }
+
     /** A link serves once; with it all others of its address end. */
     void useUp(String email) {
         jdbc.sql("DELETE FROM account_links WHERE email = ?").param(email).update();

@@ -32,7 +32,7 @@ public class Accounts {
     /** How long a visit goes on. */
     static final Duration VISIT = Duration.ofDays(90);
 
-    /** So often one address gets a link: anybody can write anybody's address into a form. */
+    /** So soon after one that was not used yet no other link is mailed: anybody can write anybody's address into a form. */
     private static final Duration APART = Duration.ofMinutes(2);
 
     /** So many wrong passwords in a row, and only the link helps for a while. */
@@ -102,17 +102,20 @@ public class Accounts {
     }
 
     /**
-     * Mails a link that leads in.
+     * Mails a link that leads in, unless one was mailed a moment ago that still waits to be used.
      *
      * @param leadsTo the path on which it goes on
      */
     @Transactional
     public void sendLink(String email, String leadsTo, Locale language) {
         String to = plain(email);
+        Instant now = clock.instant();
+        if (store.waits(to, now.minus(APART))) {
+            return;
+        }
         String token = tokens.next();
-        store.insertLink(mark(token), new AccountStore.Link(to, leadsTo), clock.instant());
-        outbox.putUnlessLately(
-                new Letter(null, AccountLetters.LINK, to, language, new AccountLetters.Said(token).json()), APART);
+        store.insertLink(mark(token), new AccountStore.Link(to, leadsTo), now);
+        outbox.put(new Letter(null, AccountLetters.LINK, to, language, new AccountLetters.Said(token).json()));
     }
 
     /** The address to which a link was mailed that leads in. */
