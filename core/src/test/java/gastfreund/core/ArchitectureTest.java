@@ -61,7 +61,8 @@ class ArchitectureTest {
             "sessions",
             "openings",
             "wishes",
-            "orders");
+            "orders",
+            "figures");
 
     private static final int MOST_FILES = 24;
 
