@@ -2,6 +2,7 @@ package gastfreund.app.openings;
 
 import gastfreund.app.bookings.Quantities;
 import gastfreund.app.bookings.Reserved;
+import gastfreund.app.lookedfor.InVain;
 import gastfreund.app.typed.GivenDate;
 import gastfreund.core.bookings.BookingId;
 import gastfreund.core.hours.Audience;
@@ -189,6 +190,25 @@ public record Choice(
                 .withPlace(place)
                 .without(moving == null ? Set.of() : moving.all())
                 .askedBy(moving == null ? Audience.GUEST : moving.by());
+    }
+
+    /**
+     * The same as something that was asked for in vain.
+     *
+     * @param shown the date whose openings were shown; where the guest did not choose it, none of all that were shown had one
+     */
+    InVain inVain(LocalDate shown, List<String> against, Instant now) {
+        return new InVain(
+                offer.id(),
+                length.id(),
+                units,
+                party,
+                addOns,
+                staff,
+                place,
+                shown.equals(day) ? shown : null,
+                against,
+                now);
     }
 
     /** What it would be sold as at a start, with whom and where an option has it. */

@@ -8,6 +8,7 @@ import gastfreund.app.extras.Story;
 import gastfreund.app.found.Linked;
 import gastfreund.app.found.Shares;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.lookedfor.LookedFor;
 import gastfreund.app.pages.Address;
 import gastfreund.app.pages.Links;
 import gastfreund.app.pages.Partial;
@@ -18,6 +19,8 @@ import gastfreund.app.typed.Minute;
 import gastfreund.core.offers.Offer;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -43,6 +46,7 @@ class FrontController {
     private final Shares shares;
     private final Sightings sightings;
     private final VisitorMarks marks;
+    private final LookedFor lookedFor;
     private final Clock clock;
 
     FrontController(
@@ -52,11 +56,13 @@ class FrontController {
             Shares shares,
             Sightings sightings,
             VisitorMarks marks,
+            LookedFor lookedFor,
             Clock clock,
             NextOpenings next) {
         this.sightings = sightings;
         this.shares = shares;
         this.marks = marks;
+        this.lookedFor = lookedFor;
         this.next = next;
         this.address = address;
         this.catalogues = catalogues;
@@ -139,6 +145,7 @@ class FrontController {
         OfferPage.Gone wanted =
                 gone == null ? null : OfferPage.Gone.of(gone, Panel.whyGone(why), panels.nearest(choice, gone), f);
         Panel panel = months == null ? panels.panel(choice, links.basket()) : panels.months(choice, links.basket());
+        lookedFor(choice, panel.ribbon(), visitor);
         // The head of a page goes with the whole of it only.
         if (!fragment.equals("panel")) {
             model.addAttribute(
@@ -163,5 +170,15 @@ class FrontController {
                                 .map(s -> new Linked.Session(s.time(), s.price(), s.left()))
                                 .toList())
                 : linked.service(offer, here);
+    }
+
+    /** Whoever sees no opening asked in vain: on the date that they chose, or on all that are shown. */
+    private void lookedFor(Choice choice, Ribbon ribbon, Visitor visitor) {
+        Ribbon.Day day = ribbon.selected();
+        Instant now = clock.instant();
+        LocalDate today = catalogues.catalogue().zone().dateOf(now);
+        if (!day.isOpen() && choice.moving() == null && !day.date().isBefore(today)) {
+            lookedFor.inVain(choice.inVain(day.date(), day.against(), now), today, marks.of(visitor));
+        }
     }
 }

@@ -24,6 +24,8 @@ public record Ribbon(List<Day> days, Day selected) {
     /** How many dates a ribbon has. */
     public static final int DAYS = 35;
 
+    private static final int MOST_AGAINST = 3;
+
     /** Why a date has no opening, in a guest's words. */
     public enum Why {
         OVER,
@@ -40,6 +42,7 @@ public record Ribbon(List<Day> days, Day selected) {
      * @param lowest null where nothing is open
      * @param why null where something is open
      * @param startsWeek whether a week begins with it
+     * @param against what stands against its starts, as the engine says it, the most frequent first; empty where something is open
      */
     public record Day(
             LocalDate date,
@@ -47,7 +50,8 @@ public record Ribbon(List<Day> days, Day selected) {
             int height,
             @Nullable Money lowest,
             @Nullable Why why,
-            boolean startsWeek) {
+            boolean startsWeek,
+            List<String> against) {
 
         public boolean isOpen() {
             return !slots.isEmpty();
@@ -101,10 +105,23 @@ public record Ribbon(List<Day> days, Day selected) {
                 .map(e -> Slot.of(e, house))
                 .toList();
         if (slots.isEmpty()) {
-            return new Day(date, slots, 0, null, why(entries), startsWeek);
+            return new Day(date, slots, 0, null, why(entries), startsWeek, against(entries));
         }
         Money lowest = slots.stream().map(Slot::price).min(Money::compareTo).orElseThrow();
-        return new Day(date, slots, Math.max(12, 100 * slots.size() / most), lowest, null, startsWeek);
+        return new Day(date, slots, Math.max(12, 100 * slots.size() / most), lowest, null, startsWeek, List.of());
+    }
+
+    private static List<String> against(List<Answer.Entry> entries) {
+        Map<String, Integer> counts = new TreeMap<>();
+        entries.stream()
+                .flatMap(e -> e.options().stream())
+                .flatMap(o -> o.reasons().stream())
+                .forEach(r -> counts.merge(r.code(), 1, Integer::sum));
+        return counts.entrySet().stream()
+                .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
+                .limit(MOST_AGAINST)
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     /** The one thing that best says why a date has nothing: what stands against the starts that are within hours. */

@@ -23,7 +23,8 @@ public final class TermsInWords {
         return List.copyOf(sentences);
     }
 
-    private static String sentence(Terms.Tier tier, Formats f) {
+    /** One step of the terms as a sentence. */
+    public static String sentence(Terms.Tier tier, Formats f) {
         String until = tier.hoursBefore() == 0 ? f.text("terms.untilStart") : f.text("terms.until", before(tier, f));
         Keep keep = tier.keep();
         if (keep instanceof Keep.Share share) {

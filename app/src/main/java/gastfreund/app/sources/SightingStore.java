@@ -31,12 +31,20 @@ class SightingStore {
                 .update();
     }
 
-    /** What came of each source from a date on, the most booked first; bookings that stand, and those that took place. */
-    List<Came> since(LocalDate from, Instant start) {
+    /**
+     * What came of each source, the most booked first: of bookings ordered in a stretch of time those that stand, and those
+     * that took place.
+     *
+     * @param first the first date of those who looked (inclusive)
+     * @param last the last date (inclusive)
+     * @param start of the orders (inclusive)
+     * @param end of the orders (exclusive)
+     */
+    List<Came> between(LocalDate first, LocalDate last, Instant start, Instant end) {
         Map<String, int[]> seen = new HashMap<>();
-        jdbc.sql(
-                        "SELECT source, sum(looked) AS looked, sum(kept) AS kept FROM sightings WHERE day >= ? GROUP BY source")
-                .param(from.toString())
+        jdbc.sql("SELECT source, sum(looked) AS looked, sum(kept) AS kept FROM sightings"
+                        + " WHERE day >= ? AND day <= ? GROUP BY source")
+                .params(first.toString(), last.toString())
                 .query(row -> {
                     seen.put(row.getString("source"), new int[] {row.getInt("looked"), row.getInt("kept"), 0, 0});
                 });
@@ -44,11 +52,11 @@ class SightingStore {
                         """
                         SELECT o.source, count(*) AS booked, sum(b.status = 'completed') AS came
                         FROM orders o JOIN bookings b ON b.order_id = o.id
-                        WHERE o.source <> '' AND o.placed_at >= ?
+                        WHERE o.placed_at >= ? AND o.placed_at < ?
                           AND b.status IN ('requested', 'confirmed', 'completed', 'no-show')
                         GROUP BY o.source
                         """)
-                .param(start.getEpochSecond())
+                .params(start.getEpochSecond(), end.getEpochSecond())
                 .query(row -> {
                     int[] counts = seen.computeIfAbsent(row.getString("source"), s -> new int[4]);
                     counts[2] = row.getInt("booked");

@@ -2,13 +2,12 @@ package gastfreund.app.sources;
 
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -25,17 +24,15 @@ public class Sightings {
 
     private static final int KEPT_DAYS = 400;
 
-    /** So many sources are told apart between two writings, and so many visitors on a day; what is more is not counted. */
+    /** So many sources are told apart between two writings; what is more is not counted. */
     private static final int MOST_SOURCES = 500;
-
-    private static final int MOST_VISITORS = 100_000;
 
     private final SightingStore store;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
     private final Map<String, int[]> counts = new HashMap<>();
-    private final Set<String> seen = new HashSet<>();
+    private final DayMarks marks = new DayMarks();
     private LocalDate day = LocalDate.EPOCH;
 
     Sightings(SightingStore store, TransactionTemplate transaction, Clock clock) {
@@ -44,10 +41,10 @@ public class Sightings {
         this.clock = clock;
     }
 
-    /** Somebody looks at what is offered; each visitor counts once a day for a source. Nobody knows of an empty one. */
+    /** Somebody looks at what is offered; each visitor counts once a day for a source, the empty one included. */
     public synchronized void looked(String source, String visitor) {
         today();
-        if (!source.isEmpty() && seen.size() < MOST_VISITORS && seen.add(source + " " + visitor)) {
+        if (marks.isNew(day, source + " " + visitor)) {
             count(source, 0);
         }
     }
@@ -58,6 +55,11 @@ public class Sightings {
         count(source, 1);
     }
 
+    /** Takes in what was counted elsewhere on a day. */
+    public void takeIn(LocalDate date, String source, int looked, int kept) {
+        store.add(date, source, looked, kept);
+    }
+
     private void count(String source, int which) {
         if (counts.size() < MOST_SOURCES || counts.containsKey(source)) {
             counts.computeIfAbsent(source, s -> new int[2])[which]++;
@@ -66,8 +68,25 @@ public class Sightings {
 
     /** What came of each source in the last days, the most booked first. */
     public List<Came> lately() {
-        LocalDate from = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC).minusDays(DAYS);
-        return store.since(from, from.atStartOfDay(ZoneOffset.UTC).toInstant());
+        Instant now = clock.instant();
+        LocalDate today = LocalDate.ofInstant(now, ZoneOffset.UTC);
+        LocalDate from = today.minusDays(DAYS);
+        Instant start = from.atStartOfDay(ZoneOffset.UTC).toInstant();
+        return store.between(from, today, start, now.plusSeconds(1)).stream()
+                .filter(c -> !c.source().equals(Source.NONE))
+                .toList();
+    }
+
+    /**
+     * What came of each source between two instants, the most booked first; whoever came from nowhere that is known, too. Who
+     * looked is counted by whole dates (UTC).
+     */
+    public List<Came> between(Instant from, Instant to) {
+        return store.between(
+                LocalDate.ofInstant(from, ZoneOffset.UTC),
+                LocalDate.ofInstant(to.minusSeconds(1), ZoneOffset.UTC),
+                from,
+                to);
     }
 
     /** A new day begins: what was counted belongs to the one before. */
@@ -75,7 +94,6 @@ public class Sightings {
         LocalDate now = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
         if (!now.equals(day)) {
             write();
-            seen.clear();
             day = now;
         }
     }
