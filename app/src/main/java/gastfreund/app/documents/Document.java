@@ -43,8 +43,12 @@ public record Document(
         }
     }
 
-    /** One booking on it. */
-    public record Item(String title, String when, Money amount) {}
+    /**
+     * One booking on it.
+     *
+     * @param rate at which tax is contained, in percent; empty: it was issued before that was kept
+     */
+    public record Item(String title, String when, Money amount, String rate) {}
 
     /** The tax contained at one rate. */
     public record Tax(String rate, Money net, Money tax) {}
@@ -52,5 +56,10 @@ public record Document(
     public Document {
         items = List.copyOf(items);
         taxes = List.copyOf(taxes);
+    }
+
+    /** Whether it can be had as an electronic invoice. */
+    public boolean hasInvoice() {
+        return Invoice.of(this).isPresent();
     }
 }

@@ -8,7 +8,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 
-/** Receipts and credit notes as PDF, for whoever knows the booking's page. */
+/** Receipts and credit notes as PDF and as electronic invoices, for whoever knows the booking's page. */
 @OfItsGuest
 @Controller
 public class DocumentController {
@@ -23,5 +23,12 @@ public class DocumentController {
     ResponseEntity<byte[]> document(
             @ModelAttribute(name = "order", binding = false) Order order, @PathVariable long number) {
         return files.of(order, number);
+    }
+
+    /** The same for programs that read electronic invoices. */
+    @GetMapping("/bookings/{token}/documents/{number}.xml")
+    ResponseEntity<String> invoice(
+            @ModelAttribute(name = "order", binding = false) Order order, @PathVariable long number) {
+        return files.ubl(order, number);
     }
 }

@@ -59,7 +59,8 @@ class DocumentStore {
         document.items().forEach(i -> items.addObject()
                 .put("title", i.title())
                 .put("when", i.when())
-                .put("amount", i.amount().minor()));
+                .put("amount", i.amount().minor())
+                .put("rate", i.rate()));
         ArrayNode taxes = json.putArray("taxes");
         document.taxes().forEach(t -> taxes.addObject()
                 .put("rate", t.rate())
@@ -74,7 +75,10 @@ class DocumentStore {
         List<Document.Item> items = new ArrayList<>();
         json.get("items")
                 .forEach(i -> items.add(new Document.Item(
-                        i.get("title").stringValue(), i.get("when").stringValue(), money(i, "amount"))));
+                        i.get("title").stringValue(),
+                        i.get("when").stringValue(),
+                        money(i, "amount"),
+                        i.path("rate").stringValue(""))));
         List<Document.Tax> taxes = new ArrayList<>();
         json.get("taxes")
                 .forEach(t ->

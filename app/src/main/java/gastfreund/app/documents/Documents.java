@@ -96,7 +96,8 @@ public class Documents {
         Catalogue catalogue = catalogues.catalogue();
         List<Money> amounts = entries.stream().map(Entry::amount).toList();
         List<Document.Item> items = entries.stream()
-                .map(e -> new Document.Item(e.title(), e.when(), e.amount()))
+                .map(e -> new Document.Item(
+                        e.title(), e.when(), e.amount(), e.taxRate().toString()))
                 .toList();
         List<Document.Tax> taxes = ContainedTax.of(
                         entries.stream().map(Entry::taxRate).toList(), amounts)
