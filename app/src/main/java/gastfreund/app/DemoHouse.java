@@ -50,6 +50,7 @@ class DemoHouse implements SmartInitializingSingleton {
     private final CatalogueService catalogues;
     private final HostService hosts;
     private final OrderIntake intake;
+    private final DemoPast past;
     private final Clock clock;
 
     DemoHouse(
@@ -58,12 +59,14 @@ class DemoHouse implements SmartInitializingSingleton {
             CatalogueService catalogues,
             HostService hosts,
             OrderIntake intake,
+            DemoPast past,
             Clock clock) {
         this.settings = settings;
         this.data = data;
         this.catalogues = catalogues;
         this.hosts = hosts;
         this.intake = intake;
+        this.past = past;
         this.clock = clock;
     }
 
@@ -106,6 +109,10 @@ class DemoHouse implements SmartInitializingSingleton {
                     when);
         }
         file.busy().forEach(intake::take);
+        List<Contact> guests = bookings.stream()
+                .map(b -> contact(json.at("/house/extra/guests").path(b.id().value())))
+                .toList();
+        past.take(bookings, guests, settings.demoWeeks(), zone, clock.instant());
     }
 
     private long weeksSince(LocalDate monday, HouseZone zone) {

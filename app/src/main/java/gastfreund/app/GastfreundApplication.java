@@ -6,17 +6,18 @@ import java.util.List;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
-import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** Starts the application, or does what can be done without it. */
 @SpringBootApplication
 @ConfigurationPropertiesScan
-@EnableScheduling
 public class GastfreundApplication {
 
     public static void main(String[] args) {
         if (BackupCommands.areAsked(args)) {
             System.exit(BackupCommands.run(List.of(args), System.getenv(), System.out, Clock.systemUTC()));
+        }
+        if (ExportCommand.isAsked(args)) {
+            System.exit(ExportCommand.run(List.of(args), System.getenv(), System.out, Clock.systemUTC()));
         }
         SpringApplication.run(GastfreundApplication.class, args);
     }

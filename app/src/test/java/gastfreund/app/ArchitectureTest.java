@@ -51,6 +51,7 @@ class ArchitectureTest {
             "messages",
             "strangers",
             "sources",
+            "lookedfor",
             "embeds",
             "found",
             "openings",
@@ -97,6 +98,9 @@ class ArchitectureTest {
             "troubles",
             "housedesk",
             "explainer",
+            "figures",
+            "adviser",
+            "export",
             "access",
             "start");
 

@@ -64,6 +64,43 @@ class BundlesTest {
         ENDINGS.put("offer.other.", Set.of("staff", "place", "length", "party", "day"));
         ENDINGS.put("account.changed.", codes("gastfreund.app.accounts.AccountLetters$Change"));
         ENDINGS.put("wish.state.", Set.of("waiting", "offered", "taken", "lapsed", "left", "over"));
+        ENDINGS.put("figures.kind.", Set.of("staff", "resource", "offer"));
+        ENDINGS.put("figures.head.", Set.of("week", "earned", "before", "back", "owed", "bookings"));
+        ENDINGS.put("figures.when.", Set.of("same-day", "weekday", "saturday", "sunday", "any"));
+        ENDINGS.put(
+                "figures.why.",
+                Set.of(
+                        "nothing",
+                        "past",
+                        "notice",
+                        "horizon",
+                        "season",
+                        "closed",
+                        "hours",
+                        "busy",
+                        "full",
+                        "day-limit",
+                        "day-minutes",
+                        "staff-day-limit",
+                        "seats",
+                        "fill"));
+        ENDINGS.put(
+                "adviser.part.",
+                Stream.of("taxes", "payments", "vouchers", "documents")
+                        .flatMap(p -> Stream.of(p, p + ".none"))
+                        .collect(Collectors.toSet()));
+        ENDINGS.put("adviser.kind.", Set.of("receipt", "credit-note"));
+        ENDINGS.put(
+                "adviser.head.",
+                Set.of(
+                        "rate", "net", "tax", "gross", "way", "in", "out", "left", "what", "count", "amount", "number",
+                        "date", "kind", "order"));
+        ENDINGS.put("figures.lead.", Set.of("0", "1", "2", "3", "4", "5"));
+        ENDINGS.put(
+                "figures.group.",
+                Stream.of("lead", "party", "length", "addOns", "fallen", "again", "codes", "prepaid")
+                        .flatMap(g -> Stream.of(g, g + ".help", g + ".none"))
+                        .collect(Collectors.toSet()));
         ENDINGS.put("agenda.view.", Set.of("day", "week", "month"));
         ENDINGS.put("agenda.why.", Set.of("taken", "price", "moment", "share", "stock"));
         ENDINGS.put("sharing.as.", Set.of("inline", "button", "link"));

@@ -10,6 +10,7 @@ import gastfreund.app.payments.PaymentService;
 import gastfreund.app.secrets.Tokens;
 import gastfreund.core.bookings.Booking;
 import gastfreund.core.bookings.Busy;
+import gastfreund.core.money.Money;
 import gastfreund.core.offers.Length;
 import gastfreund.core.offers.Line;
 import gastfreund.core.offers.Offer;
@@ -50,16 +51,43 @@ public class OrderIntake {
         bookings.insert(busy);
     }
 
-    /** @param placed when it was booked */
+    /** @param placed when it was booked; what was due then was paid */
     @Transactional
     public void take(Booking booking, Contact contact, Instant placed) {
+        Line line = line(booking, placed);
+        Quote quote = quote(line, placed);
+        pay(insert(booking, line, quote, contact, placed), booking, quote.dueNow(), placed);
+    }
+
+    /**
+     * The same of one that is over, and paid.
+     *
+     * @param source from where its guest came
+     */
+    @Transactional
+    public void takeOver(Booking booking, Contact contact, Instant placed, String source) {
+        Line line = line(booking, placed);
+        Quote quote = quote(line, placed);
+        long order = insert(booking, line, quote, contact, placed);
+        store.setSource(order, source);
+        pay(order, booking, quote.total(), placed);
+    }
+
+    private void pay(long order, Booking booking, Money amount, Instant at) {
+        if (amount.isPositive()) {
+            payments.recordElsewhere(order, booking.id(), amount, at);
+            store.addPaid(booking.id(), amount);
+        }
+    }
+
+    private Line line(Booking booking, Instant placed) {
         Catalogue catalogue = catalogues.catalogue();
         Offer offer = catalogue.offer(booking.offer());
         Length length = offer.lengths().stream()
                 .filter(l -> l.minutes().equals(booking.minutes()))
                 .findFirst()
                 .orElseGet(() -> offer.lengths().get(0));
-        Line line = new Line(
+        return new Line(
                 offer,
                 length,
                 length.minUnits(),
@@ -70,8 +98,14 @@ public class OrderIntake {
                 booking.place(),
                 placed,
                 catalogue.zone());
-        Quote quote = Quote.of(List.of(new Quote.Asked(line, Quote.Pay.NOW)), placed, catalogue.zone());
-        bookings.insert(booking, length, placed);
+    }
+
+    private static Quote quote(Line line, Instant placed) {
+        return Quote.of(List.of(new Quote.Asked(line, Quote.Pay.NOW)), placed, line.zone());
+    }
+
+    private long insert(Booking booking, Line line, Quote quote, Contact contact, Instant placed) {
+        bookings.insert(booking, line.length(), placed);
         long order = store.insert(
                 tokens.next(),
                 null,
@@ -82,11 +116,13 @@ public class OrderIntake {
                 quote.dueNow(),
                 null,
                 placed);
-        store.insertLine(order, 0, booking.id(), quote.lines().get(0), Sold.of(line, catalogue.house()));
+        store.insertLine(
+                order,
+                0,
+                booking.id(),
+                quote.lines().get(0),
+                Sold.of(line, catalogues.catalogue().house()));
         bookings.setOrder(booking.id(), order);
-        if (quote.dueNow().isPositive()) {
-            payments.recordElsewhere(order, booking.id(), quote.dueNow(), placed);
-            store.addPaid(booking.id(), quote.dueNow());
-        }
+        return order;
     }
 }

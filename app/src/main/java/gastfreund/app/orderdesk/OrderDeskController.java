@@ -231,6 +231,12 @@ class OrderDeskController {
         return files.of(orders.byNumberAsked(number), document);
     }
 
+    @Needs(Right.SEE)
+    @GetMapping("/desk/orders/{number}/documents/{document}.xml")
+    ResponseEntity<String> invoice(@PathVariable long number, @PathVariable long document) {
+        return files.ubl(orders.byNumberAsked(number), document);
+    }
+
     /** Calls an order off that waits for its money. */
     @Needs(Right.GIVE_MONEY)
     @PostMapping("/desk/orders/{number}/release")

@@ -250,6 +250,13 @@ public class OrderStore {
     }
 
     /** The newest orders of those who came from somewhere, the last one first. */
+    /** From where its guest came, where no basket says it. */
+    public void setSource(long order, String source) {
+        jdbc.sql("UPDATE orders SET source = ? WHERE id = ?")
+                .params(source, order)
+                .update();
+    }
+
     public List<Order> newestFrom(String source, int most) {
         return all(
                 "SELECT * FROM orders WHERE source = :source AND source <> '' ORDER BY placed_at DESC LIMIT :most",

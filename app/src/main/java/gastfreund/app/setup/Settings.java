@@ -18,6 +18,7 @@ import org.springframework.format.annotation.DateTimeFormat.ISO;
  *
  * @param home the folder of all data
  * @param demo the folder of the demo house to start with; empty: none
+ * @param demoWeeks so many weeks that are over the demo has more than it is written with
  * @param today the date that the demo takes for today; null: today
  * @param ahead how far the clock is ahead of the machine's; for tests
  */
@@ -25,6 +26,7 @@ import org.springframework.format.annotation.DateTimeFormat.ISO;
 public record Settings(
         @DefaultValue("data") String home,
         @DefaultValue("") String demo,
+        @DefaultValue("0") int demoWeeks,
         @DateTimeFormat(iso = ISO.DATE) @Nullable LocalDate today,
         @DefaultValue("0s") Duration ahead) {
 

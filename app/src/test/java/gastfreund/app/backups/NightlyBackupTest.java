@@ -38,7 +38,7 @@ class NightlyBackupTest extends DemoHouseTest {
 
     private Backups backups() {
         // The demo takes none by itself: the same house as another's.
-        Settings own = new Settings(settings.home(), "", null, Duration.ZERO);
+        Settings own = new Settings(settings.home(), "", 0, null, Duration.ZERO);
         return new Backups(new BackupSettings(folder.toString(), "two kettles"), own, catalogues, rounds, clock);
     }
 

@@ -125,7 +125,7 @@ class HoursTest extends Journey {
     private void typedBefore(String where, String field, String text, String told) {
         List<Route> late = new ArrayList<>();
         Consumer<Route> held = late::add;
-        Pattern scripts = Pattern.compile("/app/app[^/]*[.]js");
+        Pattern scripts = Pattern.compile("/app/desk[^/]*[.]js");
         page.route(scripts, held);
         page.navigate(address("/desk/" + where), new Page.NavigateOptions().setWaitUntil(WaitUntilState.COMMIT));
         page.locator(field).fill(text);

@@ -134,6 +134,9 @@ class PagesTest extends DemoHouseTest {
         desk.put("order", "/desk/orders/" + number);
         desk.put("payments", "/desk/payments");
         desk.put("sources", "/desk/orders/sources");
+        desk.put("figures", "/desk/figures");
+        desk.put("figures-month", "/desk/figures/month");
+        desk.put("figures-rows", "/desk/figures/rows?of=party:1");
         desk.put("ways", "/desk/ways");
         desk.put("guests", "/desk/guests");
         desk.put("guests-data", "/desk/guests/data");

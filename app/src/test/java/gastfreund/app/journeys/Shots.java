@@ -39,6 +39,7 @@ public final class Shots {
                 "--server.port=0",
                 "--gastfreund.home=" + Files.createTempDirectory("gastfreund-shots"),
                 "--gastfreund.demo=demo",
+                "--gastfreund.demo-weeks=24",
                 "--gastfreund.ahead=" + MovableClock.AHEAD,
                 "--gastfreund.mail-from=house@quillmere.example",
                 "--gastfreund.neighbour=" + neighbour,
@@ -119,9 +120,6 @@ public final class Shots {
                 .all()
                 .forEach(group -> group.locator("input").nth(1).check());
         page.getByLabel("I have read").check();
-        if (!wide) {
-            take(page, "checkout" + suffix);
-        }
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Book and pay"))
                 .click();
         page.waitForURL("**/pay/**");
@@ -178,6 +176,8 @@ public final class Shots {
     private void offers(Page page) {
         page.navigate(address + "/desk/offers");
         take(page, "offers");
+        page.navigate(address + "/desk/figures");
+        take(page, "figures");
         page.navigate(address + "/desk/offers/private-lesson");
         page.waitForLoadState();
         page.locator("[name='lengths/60/price']").fill("55.00");

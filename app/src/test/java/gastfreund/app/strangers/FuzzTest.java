@@ -55,6 +55,7 @@ class FuzzTest extends DemoHouseTest {
             return Map.of(
                     "gastfreund.jobs.outbox", "1h",
                     "gastfreund.jobs.steps", "1h",
+                    "gastfreund.jobs.sightings", "1h",
                     "gastfreund.limits.codes", 1_000_000,
                     "gastfreund.limits.sign-ins", 1_000_000,
                     "gastfreund.limits.notifications", 1_000_000,
