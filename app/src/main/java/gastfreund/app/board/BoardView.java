@@ -1,5 +1,6 @@
 package gastfreund.app.board;
 
+import gastfreund.app.pages.Addresses;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -68,12 +69,12 @@ public record BoardView(LocalDate today, LocalDate day, int span, BoardFilter fi
         say(uri, "place", filter.place());
         say(uri, "state", filter.state() == null ? null : filter.state().code());
         say(uri, "booking", selected);
-        return uri.encode().toUriString();
+        return uri.build(true).toUriString();
     }
 
     private static void say(UriComponentsBuilder uri, String name, @Nullable String value) {
         if (value != null) {
-            uri.queryParam(name, value);
+            uri.queryParam(name, Addresses.value(value));
         }
     }
 }

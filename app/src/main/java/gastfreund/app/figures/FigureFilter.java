@@ -1,5 +1,6 @@
 package gastfreund.app.figures;
 
+import gastfreund.app.pages.Addresses;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriComponentsBuilder;
@@ -44,15 +45,14 @@ record FigureFilter(int weeks, boolean beside, String offer, String person) {
 
     /** The address of something that shows exactly this. */
     String address(String path) {
-        return builder(path).encode().toUriString();
+        return builder(path).build(true).toUriString();
     }
 
     /** The same with one thing more. */
     String address(String path, String name, String value) {
         return builder(path)
-                .queryParam(name, "{value}")
-                .encode()
-                .buildAndExpand(value)
+                .queryParam(name, Addresses.value(value))
+                .build(true)
                 .toUriString();
     }
 
@@ -62,10 +62,10 @@ record FigureFilter(int weeks, boolean beside, String offer, String person) {
             uri.queryParam("beside", false);
         }
         if (!offer.isEmpty()) {
-            uri.queryParam("offer", offer);
+            uri.queryParam("offer", Addresses.value(offer));
         }
         if (!person.isEmpty()) {
-            uri.queryParam("person", person);
+            uri.queryParam("person", Addresses.value(person));
         }
         return uri;
     }

@@ -264,7 +264,7 @@ class GuestListController {
     @Needs(Right.SEE_ALL)
     @PostMapping("/views/{view}/remove")
     String remove(@PathVariable long view) {
-        views.remove(view);
+        views.remove(LIST, view);
         return "redirect:" + OWN;
     }
 }

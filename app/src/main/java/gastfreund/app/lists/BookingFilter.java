@@ -1,5 +1,6 @@
 package gastfreund.app.lists;
 
+import gastfreund.app.pages.Addresses;
 import gastfreund.app.typed.GivenDate;
 import gastfreund.core.bookings.BookingStatus;
 import java.time.LocalDate;
@@ -120,12 +121,12 @@ public record BookingFilter(
         say(uri, "from", from.toString());
         say(uri, "to", to.toString());
         cols.forEach(c -> say(uri, "cols", c));
-        return uri.encode().toUriString();
+        return uri.build(true).toUriString();
     }
 
     private static void say(UriComponentsBuilder uri, String name, String value) {
         if (!value.isEmpty()) {
-            uri.queryParam(name, value);
+            uri.queryParam(name, Addresses.value(value));
         }
     }
 }

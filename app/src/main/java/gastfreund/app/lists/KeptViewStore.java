@@ -36,7 +36,9 @@ class KeptViewStore {
                 .update();
     }
 
-    void remove(long id) {
-        jdbc.sql("DELETE FROM kept_views WHERE id = ?").param(id).update();
+    void remove(String list, long id) {
+        jdbc.sql("DELETE FROM kept_views WHERE id = ? AND list = ?")
+                .params(id, list)
+                .update();
     }
 }

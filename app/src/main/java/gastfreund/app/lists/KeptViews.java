@@ -55,7 +55,7 @@ public class KeptViews {
     }
 
     @Transactional
-    public void remove(long view) {
-        store.remove(view);
+    public void remove(String list, long view) {
+        store.remove(list, view);
     }
 }

@@ -244,7 +244,8 @@ class ListingController {
     @Needs(Right.SEE_ALL)
     @PostMapping("/views/{view}/remove")
     String remove(@PathVariable String list, @PathVariable long view) {
-        views.remove(view);
-        return "redirect:/desk/lists/" + listing(list).name();
+        Listing listing = listing(list);
+        views.remove(listing.name(), view);
+        return "redirect:/desk/lists/" + listing.name();
     }
 }

@@ -141,7 +141,7 @@ class ListsController {
     @Needs(Right.SEE_ALL)
     @PostMapping("/desk/bookings/views/{view}/remove")
     String remove(@PathVariable long view) {
-        views.remove(view);
+        views.remove(LIST, view);
         return "redirect:" + OWN;
     }
 

@@ -1,5 +1,6 @@
 package gastfreund.app.lists;
 
+import gastfreund.app.pages.Addresses;
 import gastfreund.app.typed.Written;
 import java.time.LocalDate;
 import java.util.List;
@@ -90,10 +91,10 @@ record Looked(
                 List.of(q, state, way, source, money, offer, person, place, from.toString(), to.toString());
         for (int i = 0; i < names.size(); i++) {
             if (!values.get(i).isEmpty()) {
-                uri.queryParam(names.get(i), values.get(i));
+                uri.queryParam(names.get(i), Addresses.value(values.get(i)));
             }
         }
-        cols.forEach(c -> uri.queryParam("cols", c));
-        return uri.encode().toUriString();
+        cols.forEach(c -> uri.queryParam("cols", Addresses.value(c)));
+        return uri.build(true).toUriString();
     }
 }

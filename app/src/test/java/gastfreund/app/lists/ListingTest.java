@@ -79,6 +79,12 @@ class ListingTest extends OrdersTest {
         var remove = Pattern.compile("action=\"(/desk/lists/orders/views/\\d+/remove)\"")
                 .matcher(kept);
         assertThat(remove.find()).isTrue();
+        for (String other : List.of("/desk/lists/none/", "/desk/lists/payments/", "/desk/guests/")) {
+            host.post(remove.group(1).replace("/desk/lists/orders/", other), Map.of());
+            assertThat(host.get("/desk/lists/orders").body())
+                    .as("a view is taken away where it is shown only")
+                    .contains(">To be paid</a>");
+        }
         host.post(remove.group(1), Map.of());
         assertThat(host.get("/desk/lists/orders").body()).doesNotContain(">To be paid</a>");
         assertThat(host.get("/desk/lists/none").statusCode()).isEqualTo(404);
