@@ -61,6 +61,7 @@ class ArchitectureTest {
             "agenda",
             "hosts",
             "accounts",
+            "programs",
             "editing",
             "till",
             "payments",
@@ -75,6 +76,7 @@ class ArchitectureTest {
             "endings",
             "checkout",
             "moves",
+            "api",
             "bookingpage",
             "orderdesk",
             "statements",
@@ -189,8 +191,25 @@ class ArchitectureTest {
                 .check(APP);
     }
 
+    /** A handler for programs says that it is for all, or what a key must allow. */
+    @Test
+    void everyHandlerForProgramsSaysForWhomItIs() {
+        methods()
+                .that(areHandlersUnder("/api"))
+                .should()
+                .beAnnotatedWith("gastfreund.app.programs.ForAll")
+                .orShould()
+                .beAnnotatedWith("gastfreund.app.programs.WithKey")
+                .check(APP);
+    }
+
     private static DescribedPredicate<JavaMethod> areHandlersOf(boolean desk) {
-        return DescribedPredicate.describe(desk ? "are handlers of the desk" : "are handlers for guests", method -> {
+        DescribedPredicate<JavaMethod> handlers = areHandlersUnder(desk ? "/desk" : "");
+        return desk ? handlers : handlers.and(DescribedPredicate.not(areHandlersUnder("/desk")));
+    }
+
+    private static DescribedPredicate<JavaMethod> areHandlersUnder(String path) {
+        return DescribedPredicate.describe("are handlers under " + path, method -> {
             Method reflected = method.reflect();
             RequestMapping own = AnnotatedElementUtils.findMergedAnnotation(reflected, RequestMapping.class);
             if (own == null) {
@@ -201,7 +220,7 @@ class ArchitectureTest {
             String first = above != null && above.path().length > 0
                     ? above.path()[0]
                     : own.path().length > 0 ? own.path()[0] : "";
-            return first.startsWith("/desk") == desk;
+            return first.startsWith(path);
         });
     }
 

@@ -89,6 +89,11 @@ class BundlesTest {
                 Stream.of("taxes", "payments", "vouchers", "documents")
                         .flatMap(p -> Stream.of(p, p + ".none"))
                         .collect(Collectors.toSet()));
+        ENDINGS.put("programs.scope.", codes("gastfreund.app.programs.Scope"));
+        ENDINGS.put("programs.may.", codes("gastfreund.app.programs.Scope"));
+        ENDINGS.put("problem.title.", codes("gastfreund.app.programs.Refused$Why"));
+        ENDINGS.put("problem.help.", codes("gastfreund.app.programs.Refused$Why"));
+        ENDINGS.put("problem.status.", Set.of("400", "403", "404", "405", "406", "413", "415", "429", "other"));
         ENDINGS.put("adviser.kind.", Set.of("receipt", "credit-note"));
         ENDINGS.put(
                 "adviser.head.",

@@ -13,7 +13,7 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Writes the answers of {@code openings} and {@code explain}. */
-final class AnswerWriter {
+public final class AnswerWriter {
 
     /** A minute with the offset of its zone in numbers. */
     static final DateTimeFormatter INSTANT = DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HH:mmxxx");
@@ -22,12 +22,13 @@ final class AnswerWriter {
     private final boolean withPlaces;
 
     /** @param withPlaces whether options tell their place, as those of a timetable do */
-    AnswerWriter(HouseZone zone, boolean withPlaces) {
+    public AnswerWriter(HouseZone zone, boolean withPlaces) {
         this.zone = zone;
         this.withPlaces = withPlaces;
     }
 
-    JsonNode openings(Answer answer) {
+    /** What is open, as {@code docs/house-format.md} says it. */
+    public JsonNode openings(Answer answer) {
         ObjectNode written = JsonNodeFactory.instance.objectNode();
         ArrayNode entries = written.putArray("openings");
         for (Answer.Entry entry : answer.entries()) {
@@ -44,7 +45,8 @@ final class AnswerWriter {
         return refused(answer, written);
     }
 
-    JsonNode series(Series.Found found) {
+    /** Each date of a series with what was found there. */
+    public JsonNode series(Series.Found found) {
         ObjectNode written = JsonNodeFactory.instance.objectNode();
         if (found.refusal() != null) {
             return written.put("refused", found.refusal().code());
@@ -88,7 +90,7 @@ final class AnswerWriter {
     }
 
     /** An instant with the zone's offset. */
-    static String instant(HouseZone zone, long minute) {
+    public static String instant(HouseZone zone, long minute) {
         return INSTANT.format(zone.offsetOf(minute));
     }
 

@@ -265,7 +265,8 @@ public final class Node {
         return parsed("a date such as 2027-01-31", LocalDate.EPOCH, t -> inReach(LocalDate.parse(t)));
     }
 
-    Instant instant() {
+    /** A moment with an offset. */
+    public Instant instant() {
         return parsed("an instant with an offset, such as 2027-01-31T10:00+01:00", Instant.EPOCH, t -> {
             OffsetDateTime instant = OffsetDateTime.parse(t);
             inReach(instant.toLocalDate());

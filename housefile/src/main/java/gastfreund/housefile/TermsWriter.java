@@ -14,7 +14,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Writes what an offer says about money: price rules, payment, terms and tax. */
-final class TermsWriter {
+public final class TermsWriter {
 
     private TermsWriter() {}
 
@@ -72,7 +72,8 @@ final class TermsWriter {
         number.ifPresent(n -> node.put(name, n));
     }
 
-    private static JsonNode payment(Payment payment) {
+    /** When an offer is paid, as {@code docs/house-format.md} says it. */
+    public static JsonNode payment(Payment payment) {
         ObjectNode node = HouseWriter.object().put("when", payment.when().name().toLowerCase(Locale.ROOT));
         if (payment.deposit() instanceof Payment.Deposit.Share share) {
             OfferWriter.putPercent(node.putObject("deposit"), "percent", share.percent());
@@ -85,7 +86,8 @@ final class TermsWriter {
         return node;
     }
 
-    private static JsonNode terms(Terms terms) {
+    /** What cancelling costs and until when can be moved, as {@code docs/house-format.md} says it. */
+    public static JsonNode terms(Terms terms) {
         ObjectNode node = HouseWriter.object();
         HouseWriter.putAll(node, "cancel", terms.tiers(), tier -> {
             ObjectNode written = HouseWriter.object().put("hoursBefore", tier.hoursBefore());

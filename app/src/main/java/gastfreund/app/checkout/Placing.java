@@ -7,7 +7,6 @@ import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.documents.Documents;
-import gastfreund.app.journal.Actor;
 import gastfreund.app.journal.Cause;
 import gastfreund.app.journal.JournalEntry;
 import gastfreund.app.journal.JournalStore;
@@ -19,6 +18,7 @@ import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderStatus;
 import gastfreund.app.orders.OrderStore;
 import gastfreund.app.paying.OrderPayments;
+import gastfreund.app.payments.Elsewhere;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.secrets.Tokens;
 import gastfreund.app.strangers.Doorkeeper;
@@ -134,7 +134,9 @@ public class Placing {
         if (!prepaid.soldOut(basket).isEmpty()) {
             return new Placed.SoldOut();
         }
-        if (!request.shown().isEmpty() && !request.shown().equals(bill.mark())) {
+        Elsewhere elsewhere = request.elsewhere();
+        boolean otherSum = elsewhere != null && !isAskedFor(elsewhere.amount(), bill);
+        if (otherSum || !request.shown().isEmpty() && !request.shown().equals(bill.mark())) {
             return new Placed.Changed();
         }
         String promoCode = bill.quote().promo() == PromoCode.Outcome.APPLIED ? baskets.promoCode(basket) : null;
@@ -160,7 +162,7 @@ public class Placing {
                                     BasketService.priced(lines.get(i), catalogue)
                                             .offer()
                                             .confirm(),
-                                    bill.dueNow(i).isZero()));
+                                    elsewhere != null || bill.dueNow(i).isZero()));
         }
         boolean waits = statuses.contains(BookingStatus.HELD) || lines.isEmpty();
         OrderStatus status = waits ? OrderStatus.WAITING : OrderStatus.PLACED;
@@ -188,11 +190,14 @@ public class Placing {
             String to = statuses.get(i).code();
             steps.write(
                     new JournalEntry(
-                            id, "booking", line.id().value(), "held", to, Actor.GUEST, Cause.ORDERED.code(), now),
+                            id, "booking", line.id().value(), "held", to, request.who(), Cause.ORDERED.code(), now),
                     now);
         }
         prepaid.order(basket, id);
         settle(id, lines, bill, catalogue);
+        if (elsewhere != null) {
+            paidElsewhere(id, lines, bill, elsewhere, now);
+        }
         if (proves) {
             store.setProof(id, Order.Proof.WANTED);
             bookings.holdUntil(id, now.plus(TO_PROVE));
@@ -205,7 +210,10 @@ public class Placing {
             documents.receipt(order, order.booked(), List.of());
             letters.placed(order);
         }
-        if (bill.dueNow().isZero()) {
+        if (elsewhere != null) {
+            journal.noteOrder(order, request.who(), Cause.PAID_ELSEWHERE.with(elsewhere.reference()), now);
+        }
+        if (elsewhere != null || bill.dueNow().isZero()) {
             return new Placed.Done(order, null);
         }
         return new Placed.Done(order, paying.want(order, request.gateway(), bill.dueNow()));
@@ -219,6 +227,33 @@ public class Placing {
                 && bill.due().isZero()
                 && bill.goods().isEmpty()
                 && !prepaid;
+    }
+
+    /** Whether a sum is what is due with the order, or all that is left to pay of it; nothing that lies between. */
+    private static boolean isAskedFor(Money sum, Bill bill) {
+        return bill.goods().isEmpty()
+                && (sum.equals(bill.dueNow()) || sum.equals(bill.dueNow().plus(later(bill))));
+    }
+
+    private static Money later(Bill bill) {
+        return Money.sum(bill.later().stream().map(Bill.Later::amount).toList());
+    }
+
+    /** Notes what was paid elsewhere, line by line: what is due with the order, and the rest where all was paid. */
+    private void paidElsewhere(long order, List<BasketLine> lines, Bill bill, Elsewhere elsewhere, Instant now) {
+        boolean all = elsewhere.amount().compareTo(bill.dueNow()) > 0;
+        for (int i = 0; i < lines.size(); i++) {
+            Money rest = bill.quote()
+                    .lines()
+                    .get(i)
+                    .balance()
+                    .minus(bill.settlement().later(i));
+            Money paid = all ? bill.dueNow(i).plus(rest) : bill.dueNow(i);
+            if (paid.isPositive()) {
+                payments.recordElsewhere(order, lines.get(i).id(), paid, now);
+                store.addPaid(lines.get(i).id(), paid);
+            }
+        }
     }
 
     /** Takes from vouchers and passes what they pay of an order. */

@@ -10,6 +10,7 @@ import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.OrderStore;
 import gastfreund.app.orders.Outcome;
+import gastfreund.app.payments.Elsewhere;
 import gastfreund.app.payments.Payment;
 import gastfreund.app.payments.PaymentService;
 import gastfreund.app.payments.PaymentSteps;
@@ -99,6 +100,16 @@ public class Endings {
      */
     @Transactional
     public Outcome cancelByGuest(Order order, BookingId booking, Money shown, String why) {
+        return cancelByTheTerms(order, booking, shown, why, Actor.GUEST);
+    }
+
+    /**
+     * The same for somebody who acts for the guest.
+     *
+     * @param who the guest, or a program of the house
+     */
+    @Transactional
+    public Outcome cancelByTheTerms(Order order, BookingId booking, Money shown, String why, Actor who) {
         OrderLine line = current(order, booking);
         boolean begun = !line.time().startInstant().isAfter(clock.instant());
         if (!line.canBeCancelled() || begun) {
@@ -108,7 +119,7 @@ public class Endings {
         if (!refund.equals(shown)) {
             return Outcome.CHANGED;
         }
-        end(order, line, BookingStatus.CANCELLED, refund, why, Actor.GUEST);
+        end(order, line, BookingStatus.CANCELLED, refund, why, who);
         tellEnd(order, booking, "cancelled", refund, "", true);
         return Outcome.DONE;
     }
@@ -221,6 +232,25 @@ public class Endings {
         payments.recordOnTheSpot(order.id(), booking, hand, amount, host);
         store.addPaid(booking, amount);
         journal.note(order, line, host, Cause.PAID_ON_THE_SPOT.code(), clock.instant());
+        return Outcome.DONE;
+    }
+
+    /**
+     * Notes that a program took money for a booking.
+     *
+     * @param seen what was paid before, so that a request that comes twice counts once
+     */
+    @Transactional
+    public Outcome paidElsewhere(Order order, BookingId booking, Elsewhere paid, Money seen, Actor program) {
+        OrderLine line = current(order, booking);
+        Money amount = paid.amount();
+        if (!amount.isPositive() || !line.paid().equals(seen) || amount.compareTo(line.unpaid()) > 0) {
+            return Outcome.CHANGED;
+        }
+        Instant now = clock.instant();
+        payments.recordElsewhere(order.id(), booking, amount, now);
+        store.addPaid(booking, amount);
+        journal.note(order, line, program, Cause.PAID_ELSEWHERE.with(paid.reference()), now);
         return Outcome.DONE;
     }
 

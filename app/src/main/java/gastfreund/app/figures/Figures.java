@@ -128,7 +128,7 @@ public class Figures {
         Map<Optional<Terms.Tier>, List<String>> tiers = new LinkedHashMap<>();
         List<String> byHouse = new ArrayList<>();
         for (Cancelled one : store.cancelled(asked)) {
-            if (one.who().equals(Actor.GUEST.code())) {
+            if (Actor.ofCode(one.who()).isForGuest()) {
                 tiers.computeIfAbsent(tier(one), t -> new ArrayList<>()).add(one.id());
             } else {
                 byHouse.add(one.id());

@@ -14,6 +14,7 @@ public enum Cause {
     BY_HAND,
     PAID,
     PAID_ON_THE_SPOT,
+    PAID_ELSEWHERE,
     PAID_TWICE,
     PAID_OTHERWISE,
     NOT_PAID_IN_TIME,

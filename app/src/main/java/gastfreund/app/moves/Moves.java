@@ -121,7 +121,12 @@ public class Moves {
             Actor who) {
 
         static Wish ofGuest(long start, Money shown) {
-            return new Wish(Audience.GUEST, start, Target.ANYONE, shown, false, true, false, Actor.GUEST);
+            return byTheTerms(start, shown, Actor.GUEST);
+        }
+
+        /** @param who the guest, or a program that acts for one */
+        public static Wish byTheTerms(long start, Money shown, Actor who) {
+            return new Wish(Audience.GUEST, start, Target.ANYONE, shown, false, true, false, who);
         }
     }
 
@@ -320,7 +325,12 @@ public class Moves {
 
     /** The times that a host could give a booking from one date to another (both inclusive). */
     public List<Answer.Entry> openings(Order order, OrderLine line, LocalDate from, LocalDate to) {
-        return (mayMove(line, Audience.DESK) ? choice(order, line, Audience.DESK) : Optional.<Choice>empty())
+        return openings(order, line, from, to, Audience.DESK);
+    }
+
+    /** The times that a booking could be given by somebody. */
+    public List<Answer.Entry> openings(Order order, OrderLine line, LocalDate from, LocalDate to, Audience by) {
+        return (mayMove(line, by) ? choice(order, line, by) : Optional.<Choice>empty())
                 .map(c -> openings.openings(
                                 c.within(catalogues.catalogue().house()), c.query(from, to, clock.instant()))
                         .entries())

@@ -130,7 +130,7 @@ public record Choice(
     }
 
     /** The names of what was asked and cannot be had, so that something else stands in for it. */
-    List<String> otherThan(Asked asked) {
+    public List<String> otherThan(Asked asked) {
         List<String> other = new ArrayList<>();
         if (id(asked.party()).filter(p -> !p.equals(Integer.toString(party))).isPresent()) {
             other.add("party");

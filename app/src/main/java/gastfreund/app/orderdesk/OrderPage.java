@@ -57,9 +57,8 @@ public record OrderPage(
     public record Step(JournalEntry entry, String who, String why) {
 
         static Step of(JournalEntry entry, Formats f) {
-            String who = entry.who().kind() == Actor.Kind.HOST
-                    ? entry.who().name()
-                    : f.text("journal.by." + entry.who().code());
+            Actor actor = entry.who();
+            String who = actor.name().isEmpty() ? f.text("journal.by." + actor.code()) : actor.name();
             return new Step(entry, who, Cause.said(entry.why(), f));
         }
     }

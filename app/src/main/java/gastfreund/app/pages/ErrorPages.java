@@ -4,7 +4,12 @@ import jakarta.servlet.DispatcherType;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -12,16 +17,43 @@ import org.springframework.web.bind.annotation.RequestMapping;
 
 /** The page of whatever went wrong; whoever asks for it by its address finds nothing there. */
 @Controller
-class ErrorPages implements ErrorController {
+public class ErrorPages implements ErrorController {
+
+    /** Says what went wrong to those who do not read pages. */
+    public interface Instead {
+
+        /** @param path that was asked for */
+        boolean isFor(String path);
+
+        /** Writes the whole answer. */
+        void write(int status, Locale language, HttpServletResponse response) throws IOException;
+    }
 
     private static final Set<Integer> KNOWN = Set.of(400, 403, 404, 405, 413, 429);
 
+    private final List<Instead> others;
+
+    ErrorPages(List<Instead> others) {
+        this.others = others;
+    }
+
     @RequestMapping("/error")
-    String page(HttpServletRequest request, HttpServletResponse response, Model model) {
+    @Nullable
+    String page(HttpServletRequest request, HttpServletResponse response, Locale language, Model model)
+            throws IOException {
         boolean failed = request.getDispatcherType() == DispatcherType.ERROR;
         int status = failed && request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer code
                 ? code
                 : HttpServletResponse.SC_NOT_FOUND;
+        if (failed && request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI) instanceof String uri) {
+            String path = uri.substring(
+                    Math.min(uri.length(), request.getContextPath().length()));
+            Optional<Instead> other = others.stream().filter(o -> o.isFor(path)).findFirst();
+            if (other.isPresent()) {
+                other.get().write(status, language, response);
+                return null;
+            }
+        }
         response.setStatus(status);
         model.addAttribute("said", KNOWN.contains(status) ? Integer.toString(status) : "other");
         return "error";

@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Bounds how often one visitor may sign in, check out, hold places, try codes or tell of payments. */
+/** Bounds how often one visitor may sign in, check out, hold places, try codes, tell of payments or have a program ask. */
 final class Limits extends OncePerRequestFilter {
 
     private record Limit(String what, int perMinute) {}
@@ -49,6 +49,9 @@ final class Limits extends OncePerRequestFilter {
     /** What counts: the path as it is understood, since the one that was sent may spell a letter in another way. */
     private Optional<Limit> limitFor(HttpServletRequest request) {
         String path = request.getServletPath();
+        if (path.startsWith("/api/")) {
+            return Optional.of(new Limit("programs", limits.programs()));
+        }
         if (path.startsWith("/codes/")) {
             return Optional.of(new Limit("codes", limits.codes()));
         }

@@ -21,7 +21,8 @@ public record StrangerSettings(
             @DefaultValue("120") int holds,
             @DefaultValue("30") int codes,
             @DefaultValue("20") int pictures,
-            @DefaultValue("600") int notifications) {}
+            @DefaultValue("600") int notifications,
+            @DefaultValue("600") int programs) {}
 
     /**
      * What keeps programs from ordering.

@@ -95,6 +95,7 @@ abstract class Accessibility extends DemoHouseTest {
                     "/desk/bookings",
                     "/desk/bookings/day",
                     "/desk/ways",
+                    "/desk/programs",
                     "/desk/payments",
                     "/desk/orders/sources",
                     "/desk/figures",
