@@ -77,6 +77,7 @@ class ArchitectureTest {
             "checkout",
             "moves",
             "api",
+            "webhooks",
             "bookingpage",
             "orderdesk",
             "statements",

@@ -89,6 +89,11 @@ class BundlesTest {
                 Stream.of("taxes", "payments", "vouchers", "documents")
                         .flatMap(p -> Stream.of(p, p + ".none"))
                         .collect(Collectors.toSet()));
+        ENDINGS.put("webhooks.subject.", Set.of("booking", "order", "payment", "openings"));
+        ENDINGS.put("webhooks.said.", Set.of("made", "removed", "on", "test", "again"));
+        ENDINGS.put("webhooks.state.", Set.of("waiting", "there", "lost"));
+        ENDINGS.put("webhooks.paused.", Set.of("failing", "gone"));
+        ENDINGS.put("webhooks.answer.", Set.of("private", "unknown-host", "slow", "unreachable"));
         ENDINGS.put("programs.scope.", codes("gastfreund.app.programs.Scope"));
         ENDINGS.put("programs.may.", codes("gastfreund.app.programs.Scope"));
         ENDINGS.put("problem.title.", codes("gastfreund.app.programs.Refused$Why"));

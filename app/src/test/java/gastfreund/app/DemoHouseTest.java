@@ -98,6 +98,8 @@ public abstract class DemoHouseTest {
         registry.add("gastfreund.geocoder.url", () -> STANDINS.address() + "/geocoder/search");
         registry.add("gastfreund.texts.url", () -> STANDINS.address() + "/texts");
         registry.add("gastfreund.busy.private-addresses", () -> true);
+        registry.add("gastfreund.webhooks.private-addresses", () -> true);
+        registry.add("gastfreund.jobs.webhooks", () -> "1h");
         registry.add("gastfreund.jobs.busy", () -> "1h");
         registry.add("gastfreund.jobs.wishes", () -> "1h");
         registry.add("gastfreund.jobs.troubles", () -> "1h");

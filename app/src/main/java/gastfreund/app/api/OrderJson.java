@@ -22,7 +22,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Writes baskets, orders and bookings for programs. */
 @Component
-class OrderJson {
+public class OrderJson {
 
     private final CatalogueService catalogues;
     private final Moves moves;
@@ -125,7 +125,8 @@ class OrderJson {
                 .put("notes", contact.notes());
     }
 
-    ObjectNode booking(Order order, OrderLine line) {
+    /** A booking, without who booked it. */
+    public ObjectNode booking(Order order, OrderLine line) {
         HouseZone zone = catalogues.catalogue().zone();
         Instant now = clock.instant();
         ObjectNode node = reserved(line.reserved(), zone);

@@ -1,5 +1,6 @@
 package gastfreund.app.busytimes;
 
+import gastfreund.app.strangers.PublicHosts;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;

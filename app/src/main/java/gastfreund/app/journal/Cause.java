@@ -48,6 +48,17 @@ public enum Cause {
         return words.isBlank() ? code() : code() + BEHIND + words;
     }
 
+    /** Whether what was written down is this cause, with words behind it or without. */
+    public boolean isOf(String written) {
+        return written.equals(code()) || written.startsWith(code() + BEHIND);
+    }
+
+    /** The words behind the cause that was written down; empty: there are none. */
+    public static String words(String written) {
+        int end = written.indexOf(BEHIND);
+        return end < 0 ? "" : written.substring(end + BEHIND.length());
+    }
+
     /** What was written down, said in a language; what is no cause was written by a person and stays as it is. */
     public static String said(String written, Formats f) {
         int end = written.indexOf(BEHIND);

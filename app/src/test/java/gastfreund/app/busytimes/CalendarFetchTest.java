@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.sun.net.httpserver.HttpExchange;
 import com.sun.net.httpserver.HttpHandler;
 import com.sun.net.httpserver.HttpServer;
+import gastfreund.app.strangers.PublicHosts;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.net.InetAddress;

@@ -138,6 +138,8 @@ class PagesTest extends DemoHouseTest {
         desk.put("figures-month", "/desk/figures/month");
         desk.put("figures-rows", "/desk/figures/rows?of=party:1");
         desk.put("ways", "/desk/ways");
+        desk.put("programs", "/desk/programs");
+        desk.put("webhooks", "/desk/webhooks");
         desk.put("guests", "/desk/guests");
         desk.put("guests-data", "/desk/guests/data");
         desk.put("waits", "/desk/waits");

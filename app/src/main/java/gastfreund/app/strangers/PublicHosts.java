@@ -1,4 +1,4 @@
-package gastfreund.app.busytimes;
+package gastfreund.app.strangers;
 
 import java.net.Inet6Address;
 import java.net.InetAddress;
@@ -12,10 +12,10 @@ import org.apache.hc.client5.http.SystemDefaultDnsResolver;
  * Finds the hosts that addresses name, and refuses what may not be connected to, as a rule the server's own network. It is asked for each connection, so
  * that what a name or a redirect leads to is looked at, and nothing else is connected to than what was looked at.
  */
-final class PublicHosts implements DnsResolver {
+public final class PublicHosts implements DnsResolver {
 
     /** A host in a network that is nobody's business. */
-    static final class PrivateHostException extends UnknownHostException {
+    public static final class PrivateHostException extends UnknownHostException {
 
         private static final long serialVersionUID = 1;
 
@@ -27,7 +27,7 @@ final class PublicHosts implements DnsResolver {
     private final Predicate<InetAddress> taken;
 
     /** @param taken which addresses may be connected to */
-    PublicHosts(Predicate<InetAddress> taken) {
+    public PublicHosts(Predicate<InetAddress> taken) {
         this.taken = taken;
     }
 
@@ -46,7 +46,7 @@ final class PublicHosts implements DnsResolver {
     }
 
     /** Whether an address can be anybody's in the internet (RFC 6890). */
-    static boolean isPublic(InetAddress address) {
+    public static boolean isPublic(InetAddress address) {
         if (address.isAnyLocalAddress()
                 || address.isLoopbackAddress()
                 || address.isLinkLocalAddress()

@@ -1,0 +1,78 @@
+package gastfreund.app.webhooks;
+
+import gastfreund.app.strangers.PublicHosts;
+import java.io.IOException;
+import java.io.InterruptedIOException;
+import java.net.URI;
+import java.net.UnknownHostException;
+import java.time.Instant;
+import org.apache.hc.client5.http.classic.methods.HttpPost;
+import org.apache.hc.client5.http.config.ConnectionConfig;
+import org.apache.hc.client5.http.config.RequestConfig;
+import org.apache.hc.client5.http.impl.classic.CloseableHttpClient;
+import org.apache.hc.client5.http.impl.classic.HttpClients;
+import org.apache.hc.client5.http.impl.io.PoolingHttpClientConnectionManagerBuilder;
+import org.apache.hc.core5.http.ContentType;
+import org.apache.hc.core5.http.io.entity.StringEntity;
+import org.apache.hc.core5.util.Timeout;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Component;
+
+/** Sends one message over HTTP. It follows nowhere else, and goes into the server's own network only where that is allowed. */
+@Component
+class Post implements DisposableBean {
+
+    /** What a program answers that wants nothing any more. */
+    static final String GONE = "410";
+
+    private final CloseableHttpClient http;
+
+    Post(WebhookSettings settings) {
+        Timeout patience = Timeout.of(settings.patience());
+        PublicHosts hosts = new PublicHosts(settings.privateAddresses() ? a -> true : PublicHosts::isPublic);
+        this.http = HttpClients.custom()
+                .setConnectionManager(PoolingHttpClientConnectionManagerBuilder.create()
+                        .setDnsResolver(hosts)
+                        .setDefaultConnectionConfig(ConnectionConfig.custom()
+                                .setConnectTimeout(patience)
+                                .setSocketTimeout(patience)
+                                .build())
+                        .build())
+                .setDefaultRequestConfig(
+                        RequestConfig.custom().setResponseTimeout(patience).build())
+                .disableRedirectHandling()
+                .disableCookieManagement()
+                .disableAutomaticRetries()
+                .setUserAgent("Gastfreund")
+                .build();
+    }
+
+    /** What came back: a status, or a word for why none did. */
+    String send(Delivery delivery, String secret, Instant now) {
+        HttpPost post = new HttpPost(URI.create(delivery.address()));
+        post.setHeader("webhook-id", delivery.message());
+        post.setHeader("webhook-timestamp", Long.toString(now.getEpochSecond()));
+        post.setHeader("webhook-signature", Signature.of(secret, delivery.message(), now, delivery.body()));
+        post.setEntity(new StringEntity(delivery.body(), ContentType.APPLICATION_JSON));
+        try {
+            return http.execute(post, response -> Integer.toString(response.getCode()));
+        } catch (PublicHosts.PrivateHostException e) {
+            return "private";
+        } catch (UnknownHostException e) {
+            return "unknown-host";
+        } catch (InterruptedIOException e) {
+            return "slow";
+        } catch (IOException e) {
+            return "unreachable";
+        }
+    }
+
+    static boolean isTaken(String answer) {
+        return answer.length() == 3 && answer.startsWith("2");
+    }
+
+    @Override
+    public void destroy() throws IOException {
+        http.close();
+    }
+}
