@@ -50,14 +50,18 @@ class WebhooksTest extends DemoHouseTest {
 
     @BeforeEach
     void signIn() {
-        host = new HostBrowser(address(""), somebody());
-        host.signIn("okka@quillmere.example", "clay and water");
-        host.get("/desk/webhooks");
+        enter();
         Matcher others = Pattern.compile("action=\"(/desk/webhooks/[^\"]+/remove)\"")
                 .matcher(host.get("/desk/webhooks").body());
         while (others.find()) {
             host.post(others.group(1), Map.of());
         }
+    }
+
+    private void enter() {
+        host = new HostBrowser(address(""), somebody());
+        host.signIn("okka@quillmere.example", "clay and water");
+        host.get("/desk/webhooks");
     }
 
     private void round() {
@@ -201,7 +205,7 @@ class WebhooksTest extends DemoHouseTest {
             round();
         }
         int before = told().size();
-        host.signIn("okka@quillmere.example", "clay and water");
+        enter();
         String page = host.get("/desk/webhooks").body();
         assertThat(page).contains("Nothing arrived for a day", "Let it go on");
         assertThat(letters.to("okka@quillmere.example").stream().map(Written::text))
@@ -211,6 +215,7 @@ class WebhooksTest extends DemoHouseTest {
         round();
         assertThat(told()).as("nothing is sent while it is paused").hasSize(before);
         clock.reset();
+        enter();
         answers(204);
         Matcher on = Pattern.compile("action=\"(/desk/webhooks/[^\"]+/on)\"").matcher(page);
         assertThat(on.find()).isTrue();
