@@ -208,7 +208,7 @@ class BundlesTest {
         ENDINGS.put("stuck.", codes("gastfreund.app.rounds.Kind"));
         ENDINGS.put("way.mode.", codes("gastfreund.app.payments.GatewayAccount$Mode"));
         ENDINGS.put("way.switch.", codes("gastfreund.app.payments.GatewayAccount$Mode"));
-        ENDINGS.put("way.", Set.of("card", "transfer", "on.practice", "on.live", "off.practice", "off.live"));
+        ENDINGS.put("way.", Set.of("card", "wallet", "transfer", "on.practice", "on.live", "off.practice", "off.live"));
         Set<String> keys = Set.of("url", "key", "secret", "holder", "iban", "bank", "days");
         ENDINGS.put("way.key.", keys);
         ENDINGS.put("way.help.", keys);
@@ -217,6 +217,8 @@ class BundlesTest {
                 Set.of(
                         "practice-card",
                         "card",
+                        "practice-wallet",
+                        "wallet",
                         "practice-transfer",
                         "transfer",
                         "voucher",

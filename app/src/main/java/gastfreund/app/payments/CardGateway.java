@@ -74,12 +74,8 @@ final class CardGateway implements Gateway {
         return Duration.ZERO;
     }
 
-    /**
-     * Whether the gateway is there and knows our key.
-     *
-     * @throws GatewayException where it cannot be reached
-     */
-    boolean knowsUs() {
+    @Override
+    public boolean knowsUs() {
         return asked(
                 http.get(),
                 status -> status.is2xxSuccessful() || status.is4xxClientError(),

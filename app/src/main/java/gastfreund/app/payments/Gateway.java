@@ -21,7 +21,31 @@ public interface Gateway {
 
     /** Whether it can put money aside, to be taken or released later. */
     default boolean authorises() {
-        return account().kind() == GatewayAccount.Kind.CARD;
+        return account().kind() != GatewayAccount.Kind.TRANSFER;
+    }
+
+    /**
+     * Whether it is there and knows the house's keys; they are tried before they are kept.
+     *
+     * @throws GatewayException where it cannot be reached
+     */
+    default boolean knowsUs() {
+        return true;
+    }
+
+    /** Whether guests pay with a token that they type on the house's own page, and not on a page of the gateway. */
+    default boolean takesTokens() {
+        return false;
+    }
+
+    /**
+     * Pays with a guest's token, which is kept nowhere.
+     *
+     * @return what the gateway says: still open, with a reason, where it does not take the token but would take another
+     * @throws GatewayException where it cannot be reached, or takes none
+     */
+    default Told pay(String key, String reference, String token) {
+        throw new GatewayException("it takes no tokens");
     }
 
     /** Whether money comes by transfer to the house's bank account. */

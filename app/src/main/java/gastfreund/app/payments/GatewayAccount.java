@@ -23,6 +23,8 @@ public record GatewayAccount(Kind kind, Mode mode, boolean enabled, boolean read
     public enum Kind {
         /** Cards, through a gateway that is reached over HTTP. */
         CARD(List.of("url", "key", "secret")),
+        /** A wallet on the guest's telephone, whose token is paid with on the house's own page. */
+        WALLET(List.of("url", "key")),
         /** Transfers to the house's own bank account, which the host marks as received. */
         TRANSFER(List.of("holder", "iban", "bank", "days"));
 

@@ -96,6 +96,7 @@ public class Gateways implements Origins {
     Gateway of(GatewayAccount account) {
         return switch (account.kind()) {
             case CARD -> new CardGateway(account, practice.patience(), clock);
+            case WALLET -> new WalletGateway(account, practice.patience(), clock);
             case TRANSFER -> new TransferGateway(account, clock);
         };
     }

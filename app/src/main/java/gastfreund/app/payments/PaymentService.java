@@ -14,6 +14,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -157,6 +158,28 @@ public class PaymentService {
             throw new GatewayException("the gateway speaks of another sum than was asked for");
         }
         return store.find(id).orElseThrow();
+    }
+
+    /** A payment whose guest types a token, as long as it is open; empty where there is none. */
+    public Optional<Payment> openForToken(String id) {
+        return store.find(id)
+                .filter(p -> p.state().isOpen() && p.reference() != null)
+                .filter(p -> gateways.byName(p.gateway()).takesTokens());
+    }
+
+    /**
+     * Pays a payment with a guest's token.
+     *
+     * @return why the gateway does not take the token; empty: it does, or will say so later
+     * @throws GatewayException where it cannot be reached
+     */
+    public String pay(Payment payment, String token) {
+        String reference = Objects.requireNonNull(payment.reference(), "not made at the gateway yet");
+        Gateway gateway = gateways.byName(payment.gateway());
+        // Each token is a wish of its own: another one after one that was refused is not the same again.
+        Gateway.Told told = gateway.pay("token-" + payment.id() + "-" + tokens.next(), reference, token);
+        apply(gateway.name(), told);
+        return told.reason();
     }
 
     /** Takes a notification; false where it speaks of a payment we do not have. */

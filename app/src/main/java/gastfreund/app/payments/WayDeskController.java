@@ -130,8 +130,8 @@ class WayDeskController {
             Locale locale,
             Model model) {
         AccountForm form = AccountForm.of(account(kind, mode), enabled, written);
-        if (form.errors().isEmpty() && gateways.of(form.account()) instanceof CardGateway gateway) {
-            form = tried(form, gateway);
+        if (form.errors().isEmpty()) {
+            form = tried(form, gateways.of(form.account()));
         }
         if (!form.errors().isEmpty()) {
             return show(form, List.of(), words(locale), model);
@@ -142,7 +142,7 @@ class WayDeskController {
     }
 
     /** Keys are tried before they are kept, so that no guest finds out first. */
-    private static AccountForm tried(AccountForm form, CardGateway gateway) {
+    private static AccountForm tried(AccountForm form, Gateway gateway) {
         try {
             return gateway.knowsUs() ? form : form.with("key", "way.unknown");
         } catch (GatewayException e) {

@@ -61,6 +61,9 @@ final class Limits extends OncePerRequestFilter {
         if (path.startsWith("/basket/") && path.endsWith("/code")) {
             return Optional.of(new Limit("codes", limits.codes()));
         }
+        if (path.startsWith("/payments/") && path.contains("/tokens/")) {
+            return Optional.of(new Limit("codes", limits.codes()));
+        }
         if (path.startsWith("/payments/")) {
             return Optional.of(new Limit("notifications", limits.notifications()));
         }
