@@ -85,6 +85,7 @@ class ArchitectureTest {
             "guests",
             "waits",
             "byhand",
+            "arrivals",
             "blocked",
             "several",
             "board",

@@ -89,6 +89,14 @@ class BundlesTest {
                 Stream.of("taxes", "payments", "vouchers", "documents")
                         .flatMap(p -> Stream.of(p, p + ".none"))
                         .collect(Collectors.toSet()));
+        ENDINGS.put("arrivals.column.", codes("gastfreund.app.arrivals.Column"));
+        ENDINGS.put(
+                "arrivals.said.", Set.of("taken", "undone", "not-undone", "removed", "changed", "no-file", "no-table"));
+        ENDINGS.put(
+                "arrivals.wrong.",
+                Set.of(
+                        "noName", "email", "noWay", "known", "noOffer", "offer", "start", "length", "party", "money",
+                        "staff", "place", "paid", "again", "never"));
         ENDINGS.put("webhooks.subject.", Set.of("booking", "order", "payment", "openings"));
         ENDINGS.put("webhooks.said.", Set.of("made", "removed", "on", "test", "again"));
         ENDINGS.put("webhooks.state.", Set.of("waiting", "there", "lost"));

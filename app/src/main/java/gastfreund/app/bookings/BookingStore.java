@@ -152,6 +152,11 @@ public class BookingStore {
 
     /** Writes a booking that was made elsewhere. */
     public void insert(Booking booking, Length length, Instant placed) {
+        insert(booking, length, length.minUnits(), placed);
+    }
+
+    /** The same of so many units. */
+    public void insert(Booking booking, Length length, int units, Instant placed) {
         changes.note();
         jdbc.sql(
                         """
@@ -166,7 +171,7 @@ public class BookingStore {
                         (booking.start() + booking.minutes().count()) * 60,
                         booking.place() == null ? null : booking.place().value(),
                         length.id().value(),
-                        length.minUnits(),
+                        units,
                         booking.party(),
                         Quantities.written(booking.addOns()),
                         booking.status().code(),
@@ -331,6 +336,12 @@ public class BookingStore {
         jdbc.sql("UPDATE bookings SET visitor = NULL, basket = NULL WHERE order_id = ?")
                 .param(order)
                 .update();
+    }
+
+    /** Removes the bookings of an order that is taken back as if it had never been. */
+    public void removeOf(long order) {
+        changes.note();
+        jdbc.sql("DELETE FROM bookings WHERE order_id = ?").param(order).update();
     }
 
     /** Removes holds that ended before an instant without an order. */

@@ -12,6 +12,7 @@ import java.util.Optional;
 public enum Cause {
     ORDERED,
     BY_HAND,
+    BROUGHT_IN,
     PAID,
     PAID_ON_THE_SPOT,
     PAID_ELSEWHERE,

@@ -1,23 +1,15 @@
 package gastfreund.app.statements;
 
+import gastfreund.app.typed.GivenTable;
 import gastfreund.core.money.Money;
-import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
-import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
 
 /** A bank's table (CSV): with whatever comes between its columns, and its numbers and dates as they are written there. */
 final class BankTable {
@@ -43,15 +35,10 @@ final class BankTable {
         }
     }
 
-    private static final int MOST_ROWS = 20_000;
-    private static final int MOST_COLUMNS = 60;
-    private static final List<Character> BETWEEN = List.of(';', ',', '\t');
     private static final List<DateTimeFormatter> DATES = Stream.of(
                     "uuuu-MM-dd", "d.M.uuuu", "d.M.uu", "d/M/uuuu", "d/M/uu", "uuuu/M/d")
             .map(DateTimeFormatter::ofPattern)
             .toList();
-    private static final Pattern BLANKS = Pattern.compile("[\\s\\u00a0']++");
-    private static final Pattern NUMBER = Pattern.compile("[+-]?\\d{1,12}+(?:\\.\\d{1,4}+)?");
     private static final List<String> WHEN = List.of("datum", "date", "booked", "buchung");
     private static final List<String> HOW_MUCH = List.of("betrag", "amount", "credit", "haben");
     private static final List<String> WHO =
@@ -59,65 +46,26 @@ final class BankTable {
     private static final List<String> WHAT_FOR =
             List.of("zweck", "purpose", "reference", "remittance", "details", "text", "beschreibung");
 
-    private final List<List<String>> rows;
+    private final GivenTable table;
 
-    private BankTable(List<List<String>> rows) {
-        this.rows = rows;
+    private BankTable(GivenTable table) {
+        this.table = table;
     }
 
     /** Whatever is before the line of heads, as banks write it, is left out. */
     static BankTable read(String text) throws UnreadableException {
-        String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
-        return BETWEEN.stream()
-                .map(between -> rows(plain, between))
-                .max(Comparator.comparing(BankTable::worth))
-                .filter(t -> t.rows.size() > 1 && t.heads().size() > 1)
+        return GivenTable.read(text)
+                .map(BankTable::new)
                 .orElseThrow(() -> new UnreadableException("statements.noTable"));
     }
 
-    private static BankTable rows(String text, char between) {
-        CSVFormat format = CSVFormat.DEFAULT
-                .builder()
-                .setDelimiter(between)
-                .setIgnoreEmptyLines(true)
-                .setTrim(true)
-                .get();
-        List<List<String>> rows = new ArrayList<>();
-        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
-            for (CSVRecord row : parser) {
-                if (rows.size() > MOST_ROWS) {
-                    break;
-                }
-                rows.add(row.stream().limit(MOST_COLUMNS).toList());
-            }
-        } catch (IOException e) {
-            return new BankTable(List.of());
-        } catch (UncheckedIOException e) {
-            return new BankTable(List.of());
-        }
-        int widest = rows.stream().mapToInt(List::size).max().orElse(0);
-        int first = 0;
-        while (first < rows.size() && rows.get(first).size() < Math.max(2, widest - 1)) {
-            first++;
-        }
-        return new BankTable(List.copyOf(rows.subList(first, rows.size())));
-    }
-
-    /** How many fields there are in rows as wide as the first one. */
-    private long worth() {
-        return rows.stream()
-                .filter(r -> r.size() > 1 && r.size() == heads().size())
-                .mapToLong(List::size)
-                .sum();
-    }
-
     List<String> heads() {
-        return rows.isEmpty() ? List.of() : rows.get(0);
+        return table.heads();
     }
 
     /** The rows below the heads, at most so many. */
     List<List<String>> rows(int most) {
-        return rows.subList(1, Math.min(rows.size(), most + 1));
+        return table.rows(most);
     }
 
     /** What the columns seem to be, by their heads. */
@@ -151,9 +99,9 @@ final class BankTable {
         }
         List<StatementLine> lines = new ArrayList<>();
         boolean any = false;
-        for (List<String> row : rows(MOST_ROWS)) {
+        for (List<String> row : table.rows()) {
             Optional<LocalDate> date = date(said(row, columns, Column.DATE));
-            Optional<Money> amount = amount(said(row, columns, Column.AMOUNT), digits);
+            Optional<Money> amount = GivenTable.amount(said(row, columns, Column.AMOUNT), digits);
             any |= date.isPresent() && amount.isPresent();
             if (date.isPresent() && amount.filter(Money::isPositive).isPresent()) {
                 lines.add(new StatementLine(
@@ -189,28 +137,5 @@ final class BankTable {
             }
         }
         return Optional.empty();
-    }
-
-    /** A number as people write it in whatever country: of points and commas the last one is before the cents, where these are few. */
-    static Optional<Money> amount(String text, int digits) {
-        String plain = BLANKS.matcher(
-                        text.replace("\u2212", "-").replace("EUR", "").replace("€", ""))
-                .replaceAll("");
-        int point = plain.lastIndexOf('.');
-        int comma = plain.lastIndexOf(',');
-        int last = Math.max(point, comma);
-        boolean cents = last >= 0 && plain.length() - last - 1 <= Math.max(digits, 1);
-        String number = !cents
-                ? plain.replace(".", "").replace(",", "")
-                : comma > point ? plain.replace(".", "").replace(',', '.') : plain.replace(",", "");
-        if (!NUMBER.matcher(number).matches()) {
-            return Optional.empty();
-        }
-        try {
-            return Optional.of(
-                    Money.ofMinor(new BigDecimal(number).movePointRight(digits).longValueExact()));
-        } catch (ArithmeticException e) {
-            return Optional.empty();
-        }
     }
 }

@@ -96,6 +96,7 @@ abstract class Accessibility extends DemoHouseTest {
                     "/desk/bookings/day",
                     "/desk/ways",
                     "/desk/programs",
+                    "/desk/house/arrivals",
                     "/desk/webhooks",
                     "/desk/payments",
                     "/desk/orders/sources",

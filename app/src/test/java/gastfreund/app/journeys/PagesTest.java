@@ -139,6 +139,7 @@ class PagesTest extends DemoHouseTest {
         desk.put("figures-rows", "/desk/figures/rows?of=party:1");
         desk.put("ways", "/desk/ways");
         desk.put("programs", "/desk/programs");
+        desk.put("arrivals", "/desk/house/arrivals");
         desk.put("webhooks", "/desk/webhooks");
         desk.put("guests", "/desk/guests");
         desk.put("guests-data", "/desk/guests/data");

@@ -3,6 +3,7 @@ package gastfreund.app.statements;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import gastfreund.app.typed.GivenTable;
 import gastfreund.core.money.Money;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -62,14 +63,14 @@ class BankTableTest {
                     52.50 EUR  | 5250
                     """)
     void amountsAreReadAsTheyAreWritten(String written, long cents) {
-        assertThat(BankTable.amount(written, 2)).contains(Money.ofMinor(cents));
+        assertThat(GivenTable.amount(written, 2)).contains(Money.ofMinor(cents));
     }
 
     @Test
     void whatIsNoAmountOrNoDateIsNone() {
-        assertThat(BankTable.amount("twelve", 2)).isEmpty();
-        assertThat(BankTable.amount("", 2)).isEmpty();
-        assertThat(BankTable.amount("1.2.3,4,5", 2)).isEmpty();
+        assertThat(GivenTable.amount("twelve", 2)).isEmpty();
+        assertThat(GivenTable.amount("", 2)).isEmpty();
+        assertThat(GivenTable.amount("1.2.3,4,5", 2)).isEmpty();
 
         assertThat(BankTable.date("soon")).isEmpty();
     }
