@@ -99,15 +99,15 @@ class PasskeyStore implements UserCredentialRepository {
                 .param("label", passkey.getLabel())
                 .param("key", written(new Bytes(passkey.getPublicKey().getBytes())))
                 .param("signatures", passkey.getSignatureCount())
-                .param("verified", passkey.isUvInitialized())
+                .param("verified", passkey.isUvInitialized() ? 1 : 0)
                 .param(
                         "transports",
                         passkey.getTransports().stream()
                                 .map(AuthenticatorTransport::getValue)
                                 .sorted()
                                 .collect(Collectors.joining(" ")))
-                .param("eligible", passkey.isBackupEligible())
-                .param("backed", passkey.isBackupState())
+                .param("eligible", passkey.isBackupEligible() ? 1 : 0)
+                .param("backed", passkey.isBackupState() ? 1 : 0)
                 .param("attestation", written(passkey.getAttestationObject()))
                 .param("client", written(passkey.getAttestationClientDataJSON()))
                 .param("made", passkey.getCreated().getEpochSecond())
@@ -139,7 +139,7 @@ class PasskeyStore implements UserCredentialRepository {
      */
     boolean takeChallenge(String challenge, @Nullable Long account, Instant since) {
         Optional<Long> made = jdbc.sql(
-                        "SELECT made_at FROM passkey_challenges WHERE challenge = :challenge AND account IS :account")
+                        "SELECT made_at FROM passkey_challenges WHERE challenge = :challenge AND account IS NOT DISTINCT FROM :account")
                 .param("challenge", challenge)
                 .param("account", account)
                 .query(Long.class)

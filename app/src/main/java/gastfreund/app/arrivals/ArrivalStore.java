@@ -46,7 +46,7 @@ class ArrivalStore {
                 .param("who", who)
                 .param("content", content)
                 .param("now", now.getEpochSecond())
-                .update(key);
+                .update(key, "id");
         return Objects.requireNonNull(key.getKey()).longValue();
     }
 

@@ -134,7 +134,7 @@ final class RowReader {
     /** A moment on the house's clock; a time of its own column goes before one beside the date. */
     private Optional<LocalDateTime> moment(String said, String time) {
         try {
-            OffsetDateTime whole = OffsetDateTime.parse(said.replaceFirst(" ", "T"));
+            OffsetDateTime whole = OffsetDateTime.parse(said.replace(' ', 'T'));
             return Optional.of(catalogue
                     .zone()
                     .localOf(whole.withOffsetSameInstant(ZoneOffset.UTC).toEpochSecond() / MINUTES));

@@ -32,7 +32,7 @@ class BlockedStore {
         GeneratedKeyHolder key = new GeneratedKeyHolder();
         jdbc.sql("INSERT INTO blocked (staff, word, weekly, who, made_at) VALUES (?, ?, ?, ?, ?)")
                 .params(staff.value(), word, weekly ? 1 : 0, who, now.getEpochSecond())
-                .update(key);
+                .update(key, "id");
         return Objects.requireNonNull(key.getKey()).longValue();
     }
 

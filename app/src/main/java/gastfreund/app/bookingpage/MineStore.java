@@ -32,7 +32,10 @@ class MineStore {
     List<Mine> after(String email, Instant now) {
         return jdbc.sql(
                         """
-                        SELECT o.token, b.offer, min(b.start_at) AS start_at, count(*) AS bookings
+                        SELECT o.token, min(b.start_at) AS start_at, count(*) AS bookings,
+                               (SELECT f.offer FROM bookings f
+                                WHERE f.order_id = o.id AND f.end_at > :now AND f.status IN ('requested', 'confirmed')
+                                ORDER BY f.start_at LIMIT 1) AS offer
                         FROM orders o JOIN bookings b ON b.order_id = o.id
                         WHERE o.email = :email COLLATE NOCASE AND o.forgotten_at IS NULL AND b.end_at > :now
                           AND b.status IN ('requested', 'confirmed')

@@ -107,7 +107,7 @@ class GuestCardStore {
 
     long insert(String kind, String value) {
         GeneratedKeyHolder key = new GeneratedKeyHolder();
-        jdbc.sql("INSERT INTO guest_cards (note) VALUES ('')").update(key);
+        jdbc.sql("INSERT INTO guest_cards (note) VALUES ('')").update(key, "id");
         long card = Objects.requireNonNull(key.getKey()).longValue();
         jdbc.sql("INSERT INTO guest_members (kind, value, card) VALUES (?, ?, ?)")
                 .params(kind, value, card)

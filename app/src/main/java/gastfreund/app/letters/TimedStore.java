@@ -92,7 +92,7 @@ class TimedStore {
     /** Notes what became of a letter; false where something is noted already. */
     boolean note(BookingId booking, String letter, long start, State state, Instant now) {
         return jdbc.sql(
-                                "INSERT OR IGNORE INTO timed_letters (booking, letter, start_at, state, at) VALUES (?, ?, ?, ?, ?)")
+                                "INSERT INTO timed_letters (booking, letter, start_at, state, at) VALUES (?, ?, ?, ?, ?) ON CONFLICT DO NOTHING")
                         .params(booking.value(), letter, start * 60, state.code(), now.getEpochSecond())
                         .update()
                 == 1;

@@ -34,7 +34,8 @@ class LookedForStore {
                         INSERT INTO asked_in_vain (asked_on, offer, length, units, party, add_ons, staff, place, wanted, why,
                                                    asked_at, guests)
                         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
-                        ON CONFLICT DO UPDATE SET guests = guests + excluded.guests
+                        ON CONFLICT (asked_on, offer, length, units, party, add_ons, staff, place, wanted)
+                        DO UPDATE SET guests = asked_in_vain.guests + excluded.guests
                         """)
                 .params(Arrays.asList(
                         one.on().toString(),

@@ -51,7 +51,7 @@ class MeetingStore {
     }
 
     void put(BookingId booking, String link, Instant now) {
-        jdbc.sql("INSERT OR IGNORE INTO meetings (booking, link, made_at) VALUES (?, ?, ?)")
+        jdbc.sql("INSERT INTO meetings (booking, link, made_at) VALUES (?, ?, ?) ON CONFLICT DO NOTHING")
                 .params(booking.value(), link, now.getEpochSecond())
                 .update();
     }

@@ -80,7 +80,7 @@ public class OrderStore {
                 .param("dueNow", dueNow.minor())
                 .param("promoCode", promoCode)
                 .param("now", now.getEpochSecond())
-                .update(key);
+                .update(key, "id");
         return Objects.requireNonNull(key.getKey()).longValue();
     }
 
@@ -275,7 +275,7 @@ public class OrderStore {
 
     private List<Order> all(String orders, String source, int most) {
         Map<Long, List<OrderLine>> lines = new HashMap<>();
-        jdbc.sql(LINES + "WHERE l.order_id IN (SELECT id FROM (" + orders + ")) ORDER BY l.line")
+        jdbc.sql(LINES + "WHERE l.order_id IN (SELECT id FROM (" + orders + ") o) ORDER BY l.line")
                 .param("source", source)
                 .param("most", most)
                 .query(row -> {

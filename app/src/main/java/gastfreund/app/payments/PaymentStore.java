@@ -204,7 +204,7 @@ class PaymentStore implements Attention {
         jdbc.sql(
                         """
                         INSERT INTO payment_parts (payment, subject, amount) VALUES (?, ?, ?)
-                        ON CONFLICT (payment, subject) DO UPDATE SET amount = amount + excluded.amount
+                        ON CONFLICT (payment, subject) DO UPDATE SET amount = payment_parts.amount + excluded.amount
                         """)
                 .params(payment, subject, amount.minor())
                 .update();

@@ -41,7 +41,7 @@ public class WorkStore {
                         INSERT INTO work (kind, subject, tries, since, next_try, last_error)
                         VALUES (:kind, :subject, 1, :now, :next, :error)
                         ON CONFLICT (kind, subject) DO UPDATE
-                            SET tries = tries + 1, next_try = excluded.next_try, last_error = excluded.last_error
+                            SET tries = work.tries + 1, next_try = excluded.next_try, last_error = excluded.last_error
                         """)
                 .param("kind", kind.code())
                 .param("subject", subject)

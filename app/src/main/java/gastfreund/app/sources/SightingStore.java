@@ -22,7 +22,7 @@ class SightingStore {
         jdbc.sql(
                         """
                         INSERT INTO sightings (day, source, looked, kept) VALUES (:day, :source, :looked, :kept)
-                        ON CONFLICT (day, source) DO UPDATE SET looked = looked + :looked, kept = kept + :kept
+                        ON CONFLICT (day, source) DO UPDATE SET looked = sightings.looked + :looked, kept = sightings.kept + :kept
                         """)
                 .param("day", day.toString())
                 .param("source", source)
@@ -50,7 +50,7 @@ class SightingStore {
                 });
         jdbc.sql(
                         """
-                        SELECT o.source, count(*) AS booked, sum(b.status = 'completed') AS came
+                        SELECT o.source, count(*) AS booked, count(*) FILTER (WHERE b.status = 'completed') AS came
                         FROM orders o JOIN bookings b ON b.order_id = o.id
                         WHERE o.placed_at >= ? AND o.placed_at < ?
                           AND b.status IN ('requested', 'confirmed', 'completed', 'no-show')

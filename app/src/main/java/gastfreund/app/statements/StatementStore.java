@@ -49,7 +49,7 @@ class StatementStore {
         GeneratedKeyHolder key = new GeneratedKeyHolder();
         jdbc.sql("INSERT INTO statements (hash, name, who, read_at, content) VALUES (?, ?, ?, ?, ?)")
                 .params(hash, name, who, now.getEpochSecond(), content)
-                .update(key);
+                .update(key, "id");
         return Objects.requireNonNull(key.getKey()).longValue();
     }
 
@@ -104,7 +104,7 @@ class StatementStore {
                         """)
                 .params(Arrays.asList(
                         statement, mark, line.booked().toString(), line.amount().minor(), line.name(), line.words()))
-                .update(key);
+                .update(key, "id");
         return inserted == 0
                 ? Optional.empty()
                 : Optional.of(Objects.requireNonNull(key.getKey()).longValue());

@@ -16,7 +16,7 @@ class SealStore {
 
     /** Notes that a seal serves; false where it has served before. */
     boolean spend(String seal, Instant now) {
-        return jdbc.sql("INSERT OR IGNORE INTO spent_seals (seal, at) VALUES (?, ?)")
+        return jdbc.sql("INSERT INTO spent_seals (seal, at) VALUES (?, ?) ON CONFLICT DO NOTHING")
                         .params(seal, now.getEpochSecond())
                         .update()
                 > 0;

@@ -70,7 +70,7 @@ class TillStore {
                             UNION ALL
                             SELECT t.way, CASE t.kind WHEN 'taken' THEN t.amount ELSE 0 END,
                                    CASE t.kind WHEN 'given' THEN -t.amount ELSE 0 END
-                            FROM till t WHERE t.at >= :from AND t.at < :to AND t.kind IN ('taken', 'given'))
+                            FROM till t WHERE t.at >= :from AND t.at < :to AND t.kind IN ('taken', 'given')) moved
                         GROUP BY gateway ORDER BY gateway
                         """)
                 .param("from", from.getEpochSecond())

@@ -82,7 +82,7 @@ class PrepaidStore {
     }
 
     void enter(String basket, String prepaid) {
-        jdbc.sql("INSERT OR IGNORE INTO basket_prepaid (basket, prepaid) VALUES (?, ?)")
+        jdbc.sql("INSERT INTO basket_prepaid (basket, prepaid) VALUES (?, ?) ON CONFLICT DO NOTHING")
                 .params(basket, prepaid)
                 .update();
     }
