@@ -12,7 +12,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 final class Robots extends OncePerRequestFilter {
 
     private static final List<String> PRIVATE =
-            List.of("/basket/", "/bookings/", "/wishes/", "/codes/", "/account", "/desk");
+            List.of("/basket/", "/bookings/", "/payments/", "/wishes/", "/codes/", "/account", "/desk");
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)

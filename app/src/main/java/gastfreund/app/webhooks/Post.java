@@ -12,7 +12,9 @@ import org.apache.hc.client5.http.config.RequestConfig;
 import org.apache.hc.client5.http.impl.classic.CloseableHttpClient;
 import org.apache.hc.client5.http.impl.classic.HttpClients;
 import org.apache.hc.client5.http.impl.io.PoolingHttpClientConnectionManagerBuilder;
+import org.apache.hc.core5.http.ClassicHttpResponse;
 import org.apache.hc.core5.http.ContentType;
+import org.apache.hc.core5.http.HttpHost;
 import org.apache.hc.core5.http.io.entity.StringEntity;
 import org.apache.hc.core5.util.Timeout;
 import org.springframework.beans.factory.DisposableBean;
@@ -55,7 +57,11 @@ class Post implements DisposableBean {
         post.setHeader("webhook-signature", Signature.of(secret, delivery.message(), now, delivery.body()));
         post.setEntity(new StringEntity(delivery.body(), ContentType.APPLICATION_JSON));
         try {
-            return http.execute(post, response -> Integer.toString(response.getCode()));
+            // Only the status is looked at: what else is answered, however long, is not waited for.
+            try (ClassicHttpResponse response =
+                    http.executeOpen(HttpHost.create(URI.create(delivery.address())), post, null)) {
+                return Integer.toString(response.getCode());
+            }
         } catch (PublicHosts.PrivateHostException e) {
             return "private";
         } catch (UnknownHostException e) {

@@ -22,6 +22,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,6 +37,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Component
 class Telling {
 
+    private static final Logger LOG = LoggerFactory.getLogger(Telling.class);
     private static final int MOST = 200;
     private static final int DATE = "2027-01-31".length();
 
@@ -88,7 +91,12 @@ class Telling {
         }
         Set<LocalDate> dates = new TreeSet<>();
         for (StepStore.Step step : since) {
-            tell(step, listening, dates);
+            try {
+                tell(step, listening, dates);
+            } catch (RuntimeException e) {
+                // One that cannot be told keeps no other waiting.
+                LOG.error("step {} of the journal cannot be told", step.id(), e);
+            }
         }
         long last = since.isEmpty() ? told.step() : since.get(since.size() - 1).id();
         if (change > told.change() || !dates.isEmpty()) {

@@ -6,6 +6,8 @@ import gastfreund.app.HostBrowser;
 import gastfreund.app.messages.Written;
 import gastfreund.core.time.HouseZone;
 import gastfreund.housefile.AnswerWriter;
+import java.net.URI;
+import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -304,6 +306,19 @@ class SellingTest extends ProgramTest {
                 .as("what lies in the file opens nothing")
                 .doesNotContain(reads)
                 .doesNotContain(reads.substring(10));
+        for (String[] turned : List.of(
+                new String[] {"GET", "/api/nothing", "404"},
+                new String[] {"POST", "/api/house", "405"},
+                new String[] {"GET", "/api/orders/x", "404"},
+                new String[] {"GET", "/api/orders?after=x", "400"})) {
+            HttpResponse<String> answer = send(HttpRequest.newBuilder(URI.create(address(turned[1])))
+                    .header("Authorization", "Bearer " + reads)
+                    .method(turned[0], HttpRequest.BodyPublishers.noBody()));
+            assertThat(answer.statusCode()).as(turned[1]).isEqualTo(Integer.parseInt(turned[2]));
+            assertThat(answer.headers().firstValue("Content-Type").orElse(""))
+                    .as("whoever turns it away says so as a problem")
+                    .startsWith("application/problem+json");
+        }
         HostBrowser host = new HostBrowser(address(""), somebody());
         host.signIn("okka@quillmere.example", "clay and water");
         String page = host.get("/desk/programs").body();

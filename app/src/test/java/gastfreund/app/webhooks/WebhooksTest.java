@@ -9,6 +9,11 @@ import gastfreund.app.messages.Written;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.Orders;
 import gastfreund.housefile.HouseFile;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpRequest;
@@ -17,6 +22,8 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
@@ -259,6 +266,35 @@ class WebhooksTest extends DemoHouseTest {
                     .isEqualTo("private");
         }
         careful.destroy();
+    }
+
+    /** Whoever answers without end keeps nobody waiting. */
+    @Test
+    void anAnswerWithoutEndIsNotWaitedFor() throws Exception {
+        try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            CompletableFuture<Void> endless = CompletableFuture.runAsync(() -> answer(server));
+            Post post = new Post(new WebhookSettings(true, Duration.ofSeconds(20)));
+            String address = "http://localhost:" + server.getLocalPort() + "/";
+            Delivery delivery =
+                    new Delivery(1, "w", address, "msg_1", "order.placed", "{}", 0, null, "waiting", "", null);
+            assertThat(post.send(delivery, "whsec_MfKQ9r8GKYqrTwjUPD8ILPZIo2LaLaSw", clock.instant()))
+                    .isEqualTo("200");
+            endless.get(20, TimeUnit.SECONDS);
+            post.destroy();
+        }
+    }
+
+    /** Writes until nobody listens any more. */
+    private static void answer(ServerSocket server) {
+        try (Socket socket = server.accept();
+                OutputStream out = socket.getOutputStream()) {
+            out.write("HTTP/1.1 200 OK\r\nTransfer-Encoding: chunked\r\n\r\n".getBytes(StandardCharsets.US_ASCII));
+            while (true) {
+                out.write("4\r\nmore\r\n".getBytes(StandardCharsets.US_ASCII));
+            }
+        } catch (IOException e) {
+            // Nobody listens any more.
+        }
     }
 
     /** The example of the specification. */
