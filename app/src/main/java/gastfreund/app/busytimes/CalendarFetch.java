@@ -47,6 +47,19 @@ class CalendarFetch implements DisposableBean {
     /** @param error a code */
     record Failed(String error) implements Fetched {}
 
+    /** What comes is not read to its end. */
+    private static final class CutOffException extends IOException {
+
+        private static final long serialVersionUID = 1;
+
+        private final String error;
+
+        CutOffException(String error) {
+            super(error);
+            this.error = error;
+        }
+    }
+
     private final CloseableHttpClient http;
     private final Duration within;
 
@@ -90,7 +103,9 @@ class CalendarFetch implements DisposableBean {
             get.setHeader(HttpHeaders.IF_MODIFIED_SINCE, modified);
         }
         try {
-            return http.execute(get, response -> fetched(response, System.nanoTime() + within.toNanos()));
+            return http.execute(get, response -> fetched(response, System.nanoTime() + within.toNanos(), get));
+        } catch (CutOffException e) {
+            return new Failed(e.error);
         } catch (PublicHosts.PrivateHostException e) {
             return new Failed("private");
         } catch (UnknownHostException e) {
@@ -104,13 +119,13 @@ class CalendarFetch implements DisposableBean {
         }
     }
 
-    private static Fetched fetched(ClassicHttpResponse response, long until) throws IOException {
+    private static Fetched fetched(ClassicHttpResponse response, long until, HttpGet get) throws IOException {
         int status = response.getCode();
         if (status == HttpStatus.SC_NOT_MODIFIED) {
             return new Unchanged();
         }
         if (status != HttpStatus.SC_OK || response.getEntity() == null) {
-            return new Failed("status-" + status);
+            throw cutOff("status-" + status, get);
         }
         ByteArrayOutputStream read = new ByteArrayOutputStream();
         try (InputStream in = response.getEntity().getContent()) {
@@ -118,10 +133,10 @@ class CalendarFetch implements DisposableBean {
             for (int count = in.read(piece); count >= 0; count = in.read(piece)) {
                 read.write(piece, 0, count);
                 if (read.size() > MOST_BYTES) {
-                    return new Failed("too-large");
+                    throw cutOff("too-large", get);
                 }
                 if (System.nanoTime() > until) {
-                    return new Failed("slow");
+                    throw cutOff("slow", get);
                 }
             }
         }
@@ -129,6 +144,12 @@ class CalendarFetch implements DisposableBean {
                 read.toString(StandardCharsets.UTF_8),
                 header(response, HttpHeaders.ETAG),
                 header(response, HttpHeaders.LAST_MODIFIED));
+    }
+
+    /** To close an answer would be to read it to its end, which may never come. */
+    private static CutOffException cutOff(String error, HttpGet get) {
+        get.abort();
+        return new CutOffException(error);
     }
 
     private static String header(ClassicHttpResponse response, String name) {

@@ -1,6 +1,7 @@
 package gastfreund.app.busytimes;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
 import com.sun.net.httpserver.HttpExchange;
 import com.sun.net.httpserver.HttpHandler;
@@ -98,6 +99,25 @@ class CalendarFetchTest {
             e.getResponseBody().flush();
         });
         assertThat(fetched(silent)).isEqualTo(new CalendarFetch.Failed("slow"));
+    }
+
+    /** Whoever sends without end keeps nobody waiting, whatever status they begin with. */
+    @Test
+    void whatNeverEndsIsCutOff() {
+        for (int status : new int[] {200, 500}) {
+            String endless = at("/endless" + status, e -> {
+                e.sendResponseHeaders(status, 0);
+                try (OutputStream out = e.getResponseBody()) {
+                    while (true) {
+                        out.write(new byte[8192]);
+                    }
+                } catch (IOException nobodyListens) {
+                    e.close();
+                }
+            });
+            assertTimeoutPreemptively(Duration.ofSeconds(20), () -> assertThat(fetched(endless))
+                    .isEqualTo(new CalendarFetch.Failed(status == 200 ? "too-large" : "status-500")));
+        }
     }
 
     @Test
