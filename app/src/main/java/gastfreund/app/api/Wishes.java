@@ -8,6 +8,7 @@ import gastfreund.core.bookings.BookingId;
 import gastfreund.core.money.Money;
 import gastfreund.core.time.Interval;
 import gastfreund.housefile.Node;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -64,7 +65,7 @@ final class Wishes {
 
     private static long start(Node body) {
         Node start = body.required("start");
-        java.time.Instant instant = start.instant();
+        Instant instant = start.instant();
         if (instant.getEpochSecond() % 60 != 0) {
             start.problem("must be at a whole minute");
         }

@@ -11,11 +11,8 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import org.apache.hc.client5.http.ClientProtocolException;
 import org.apache.hc.client5.http.classic.methods.HttpGet;
-import org.apache.hc.client5.http.config.ConnectionConfig;
 import org.apache.hc.client5.http.config.RequestConfig;
 import org.apache.hc.client5.http.impl.classic.CloseableHttpClient;
-import org.apache.hc.client5.http.impl.classic.HttpClients;
-import org.apache.hc.client5.http.impl.io.PoolingHttpClientConnectionManagerBuilder;
 import org.apache.hc.core5.http.ClassicHttpResponse;
 import org.apache.hc.core5.http.Header;
 import org.apache.hc.core5.http.HttpHeaders;
@@ -69,23 +66,12 @@ class CalendarFetch implements DisposableBean {
     }
 
     CalendarFetch(BusySettings settings, PublicHosts hosts) {
-        Timeout patience = Timeout.of(settings.patience());
         this.within = settings.within();
-        this.http = HttpClients.custom()
-                .setConnectionManager(PoolingHttpClientConnectionManagerBuilder.create()
-                        .setDnsResolver(hosts)
-                        .setDefaultConnectionConfig(ConnectionConfig.custom()
-                                .setConnectTimeout(patience)
-                                .setSocketTimeout(patience)
-                                .build())
-                        .build())
+        this.http = hosts.client(settings.patience())
                 .setDefaultRequestConfig(RequestConfig.custom()
                         .setMaxRedirects(MOST_REDIRECTS)
-                        .setResponseTimeout(patience)
+                        .setResponseTimeout(Timeout.of(settings.patience()))
                         .build())
-                .disableCookieManagement()
-                .disableAutomaticRetries()
-                .setUserAgent("Gastfreund")
                 .build();
     }
 

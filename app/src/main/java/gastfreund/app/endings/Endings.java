@@ -225,14 +225,8 @@ public class Endings {
      */
     @Transactional
     public Outcome paidOnTheSpot(Order order, BookingId booking, Hand hand, Money amount, Money seen, Actor host) {
-        OrderLine line = current(order, booking);
-        if (!amount.isPositive() || !line.paid().equals(seen) || amount.compareTo(line.unpaid()) > 0) {
-            return Outcome.CHANGED;
-        }
-        payments.recordOnTheSpot(order.id(), booking, hand, amount, host);
-        store.addPaid(booking, amount);
-        journal.note(order, line, host, Cause.PAID_ON_THE_SPOT.code(), clock.instant());
-        return Outcome.DONE;
+        Runnable recorded = () -> payments.recordOnTheSpot(order.id(), booking, hand, amount, host);
+        return paid(order, booking, amount, seen, recorded, host, Cause.PAID_ON_THE_SPOT.code());
     }
 
     /**
@@ -242,15 +236,21 @@ public class Endings {
      */
     @Transactional
     public Outcome paidElsewhere(Order order, BookingId booking, Elsewhere paid, Money seen, Actor program) {
+        Runnable recorded = () -> payments.recordElsewhere(order.id(), booking, paid.amount(), clock.instant());
+        return paid(
+                order, booking, paid.amount(), seen, recorded, program, Cause.PAID_ELSEWHERE.with(paid.reference()));
+    }
+
+    /** Notes money that no gateway took, where there is so much to pay and nothing was paid since somebody looked. */
+    private Outcome paid(
+            Order order, BookingId booking, Money amount, Money seen, Runnable recorded, Actor who, String why) {
         OrderLine line = current(order, booking);
-        Money amount = paid.amount();
         if (!amount.isPositive() || !line.paid().equals(seen) || amount.compareTo(line.unpaid()) > 0) {
             return Outcome.CHANGED;
         }
-        Instant now = clock.instant();
-        payments.recordElsewhere(order.id(), booking, amount, now);
+        recorded.run();
         store.addPaid(booking, amount);
-        journal.note(order, line, program, Cause.PAID_ELSEWHERE.with(paid.reference()), now);
+        journal.note(order, line, who, why, clock.instant());
         return Outcome.DONE;
     }
 

@@ -3,10 +3,17 @@ package gastfreund.app.strangers;
 import java.net.Inet6Address;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.function.Predicate;
 import org.apache.hc.client5.http.DnsResolver;
 import org.apache.hc.client5.http.SystemDefaultDnsResolver;
+import org.apache.hc.client5.http.config.ConnectionConfig;
+import org.apache.hc.client5.http.config.RequestConfig;
+import org.apache.hc.client5.http.impl.classic.HttpClientBuilder;
+import org.apache.hc.client5.http.impl.classic.HttpClients;
+import org.apache.hc.client5.http.impl.io.PoolingHttpClientConnectionManagerBuilder;
+import org.apache.hc.core5.util.Timeout;
 
 /**
  * Finds the hosts that addresses name, and refuses what may not be connected to, as a rule the server's own network. It is asked for each connection, so
@@ -29,6 +36,28 @@ public final class PublicHosts implements DnsResolver {
     /** @param taken which addresses may be connected to */
     public PublicHosts(Predicate<InetAddress> taken) {
         this.taken = taken;
+    }
+
+    /**
+     * A client that connects to nothing else, keeps nothing and tries nothing again by itself.
+     *
+     * @param patience how long a connection, and each part of an answer, may take
+     */
+    public HttpClientBuilder client(Duration patience) {
+        Timeout timeout = Timeout.of(patience);
+        return HttpClients.custom()
+                .setConnectionManager(PoolingHttpClientConnectionManagerBuilder.create()
+                        .setDnsResolver(this)
+                        .setDefaultConnectionConfig(ConnectionConfig.custom()
+                                .setConnectTimeout(timeout)
+                                .setSocketTimeout(timeout)
+                                .build())
+                        .build())
+                .setDefaultRequestConfig(
+                        RequestConfig.custom().setResponseTimeout(timeout).build())
+                .disableCookieManagement()
+                .disableAutomaticRetries()
+                .setUserAgent("Gastfreund");
     }
 
     @Override

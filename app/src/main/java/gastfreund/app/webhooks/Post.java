@@ -7,16 +7,11 @@ import java.net.URI;
 import java.net.UnknownHostException;
 import java.time.Instant;
 import org.apache.hc.client5.http.classic.methods.HttpPost;
-import org.apache.hc.client5.http.config.ConnectionConfig;
-import org.apache.hc.client5.http.config.RequestConfig;
 import org.apache.hc.client5.http.impl.classic.CloseableHttpClient;
-import org.apache.hc.client5.http.impl.classic.HttpClients;
-import org.apache.hc.client5.http.impl.io.PoolingHttpClientConnectionManagerBuilder;
 import org.apache.hc.core5.http.ClassicHttpResponse;
 import org.apache.hc.core5.http.ContentType;
 import org.apache.hc.core5.http.HttpHost;
 import org.apache.hc.core5.http.io.entity.StringEntity;
-import org.apache.hc.core5.util.Timeout;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 
@@ -30,23 +25,8 @@ class Post implements DisposableBean {
     private final CloseableHttpClient http;
 
     Post(WebhookSettings settings) {
-        Timeout patience = Timeout.of(settings.patience());
         PublicHosts hosts = new PublicHosts(settings.privateAddresses() ? a -> true : PublicHosts::isPublic);
-        this.http = HttpClients.custom()
-                .setConnectionManager(PoolingHttpClientConnectionManagerBuilder.create()
-                        .setDnsResolver(hosts)
-                        .setDefaultConnectionConfig(ConnectionConfig.custom()
-                                .setConnectTimeout(patience)
-                                .setSocketTimeout(patience)
-                                .build())
-                        .build())
-                .setDefaultRequestConfig(
-                        RequestConfig.custom().setResponseTimeout(patience).build())
-                .disableRedirectHandling()
-                .disableCookieManagement()
-                .disableAutomaticRetries()
-                .setUserAgent("Gastfreund")
-                .build();
+        this.http = hosts.client(settings.patience()).disableRedirectHandling().build();
     }
 
     /** What came back: a status, or a word for why none did. */

@@ -4,6 +4,7 @@ import gastfreund.app.api.OrderJson;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.journal.Cause;
 import gastfreund.app.journal.JournalEntry;
+import gastfreund.app.journal.JournalStore;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.orders.Orders;
@@ -46,7 +47,7 @@ class Telling {
 
     private final WebhookStore webhooks;
     private final DeliveryStore deliveries;
-    private final StepStore steps;
+    private final JournalStore steps;
     private final Orders orders;
     private final PaymentService payments;
     private final CatalogueService catalogues;
@@ -57,7 +58,7 @@ class Telling {
     Telling(
             WebhookStore webhooks,
             DeliveryStore deliveries,
-            StepStore steps,
+            JournalStore steps,
             Orders orders,
             PaymentService payments,
             CatalogueService catalogues,
@@ -85,12 +86,12 @@ class Telling {
         }
         WebhookStore.Told told = webhooks.told();
         long change = webhooks.newest().change();
-        List<StepStore.Step> since = steps.after(told.step(), MOST);
+        List<JournalStore.Step> since = steps.after(told.step(), MOST);
         if (since.isEmpty() && change == told.change()) {
             return;
         }
         Set<LocalDate> dates = new TreeSet<>();
-        for (StepStore.Step step : since) {
+        for (JournalStore.Step step : since) {
             try {
                 tell(step, listening, dates);
             } catch (RuntimeException e) {
@@ -106,7 +107,7 @@ class Telling {
         deliveries.forgetBefore(clock.instant().minus(KEPT));
     }
 
-    private void tell(StepStore.Step step, List<Webhook> listening, Set<LocalDate> dates) {
+    private void tell(JournalStore.Step step, List<Webhook> listening, Set<LocalDate> dates) {
         JournalEntry entry = step.entry();
         Order order = orders.byId(entry.order());
         switch (entry.about()) {
@@ -116,7 +117,7 @@ class Telling {
         }
     }
 
-    private void booking(StepStore.Step step, Order order, List<Webhook> listening, Set<LocalDate> dates) {
+    private void booking(JournalStore.Step step, Order order, List<Webhook> listening, Set<LocalDate> dates) {
         JournalEntry entry = step.entry();
         Optional<OrderLine> line = order.line(new BookingId(entry.subject()));
         if (line.isEmpty()) {
@@ -154,7 +155,7 @@ class Telling {
         return GivenDate.of(words.substring(0, Math.min(words.length(), DATE)));
     }
 
-    private void order(StepStore.Step step, Order order, List<Webhook> listening) {
+    private void order(JournalStore.Step step, Order order, List<Webhook> listening) {
         JournalEntry entry = step.entry();
         if (Cause.PAID_ELSEWHERE.isOf(entry.why())) {
             message(What.PAYMENT_RECEIVED, Long.toString(step.id()), entry.at(), summary(order), listening);
@@ -165,7 +166,7 @@ class Telling {
         }
     }
 
-    private void payment(StepStore.Step step, Order order, List<Webhook> listening) {
+    private void payment(JournalStore.Step step, Order order, List<Webhook> listening) {
         JournalEntry entry = step.entry();
         Optional<What> what =
                 switch (entry.to()) {
