@@ -66,10 +66,11 @@ final class Wishes {
     private static long start(Node body) {
         Node start = body.required("start");
         Instant instant = start.instant();
-        if (instant.getEpochSecond() % 60 != 0) {
+        long minute = Interval.firstMinuteFrom(instant);
+        if (!Interval.instantOf(minute).equals(instant)) {
             start.problem("must be at a whole minute");
         }
-        return Interval.minuteOf(instant);
+        return minute;
     }
 
     private static @Nullable String text(Node body, String name) {

@@ -191,11 +191,15 @@ public class Arrivals {
                     : Optional.empty();
         }
         Placed placed = place(wish, row, catalogue, now, wrong);
+        Line line = line(wish, placed.staff(), catalogue, now);
+        Money total = wish.price() == null ? line.price().amount() : wish.price();
+        if (wish.paid().compareTo(total) > 0) {
+            wrong.add(new Row.Wrong("paid", ""));
+        }
         judged.add(new Judged(row, wrong, placed.against(), placed.time(), false));
         if (!wrong.isEmpty()) {
             return Optional.empty();
         }
-        Line line = line(wish, placed.staff(), catalogue, now);
         Booking booking = new Booking(
                 new BookingId(tokens.next()),
                 wish.offer().id(),
@@ -204,7 +208,9 @@ public class Arrivals {
                 placed.staff(),
                 wish.place(),
                 wish.party(),
-                placed.time().start() * 60 < now.getEpochSecond() ? BookingStatus.COMPLETED : BookingStatus.CONFIRMED,
+                Interval.instantOf(placed.time().end()).isAfter(now)
+                        ? BookingStatus.CONFIRMED
+                        : BookingStatus.COMPLETED,
                 null,
                 Map.of());
         return Optional.of(intake.bringIn(
@@ -230,19 +236,13 @@ public class Arrivals {
 
     private record Placed(Interval time, List<StaffId> staff, List<Reason> against) {}
 
-    /** Who serves and when, with what stands against it: what is over is not asked about. */
+    /** Who serves and when, with what stands against it: what has begun is not asked about. */
     private Placed place(Row.Wish wish, Row row, Catalogue catalogue, Instant now, List<Row.Wrong> wrong) {
         Offer offer = wish.offer();
         Interval time = Interval.startingAt(wish.start(), offer.guestTime(wish.length(), wish.units(), Map.of()));
-        if (store.isThere(offer.id().value(), wish.start(), row.contact().email())
-                && !row.contact().email().isEmpty()) {
-            wrong.add(new Row.Wrong("again", row.contact().email()));
-        }
-        Money most = wish.price() == null
-                ? line(wish, usual(wish, catalogue), catalogue, now).price().amount()
-                : wish.price();
-        if (wish.paid().compareTo(most) > 0) {
-            wrong.add(new Row.Wrong("paid", ""));
+        String email = row.contact().email();
+        if (!email.isEmpty() && store.isThere(offer.id().value(), wish.start(), email)) {
+            wrong.add(new Row.Wrong("again", email));
         }
         if (!time.startInstant().isAfter(now)) {
             return new Placed(time, usual(wish, catalogue), List.of());

@@ -196,6 +196,13 @@ class SellingTest extends ProgramTest {
         JsonNode ordered = json(done(key, "/api/orders", order), 201);
         assertThat(ordered.path("toPay").asLong()).as("all of it was paid").isZero();
         assertThat(why(done(key, "/api/orders", order))).isEqualTo("nothing-held");
+        for (String between : List.of("2027-01-20T10:00:30+01:00", "2027-01-20T10:00:00.5+01:00")) {
+            HttpResponse<String> answer =
+                    asked("POST", "/api/holds", Map.of("offer", "wheel-hire", "start", between), with(key, somebody()));
+            assertThat(json(answer, 422).path("errors").get(0).path("field").asString())
+                    .as(between)
+                    .isEqualTo("start");
+        }
         for (Object odd : List.of(
                 "{",
                 "[]",

@@ -14,6 +14,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -209,6 +210,23 @@ class ArrivalsTest extends DemoHouseTest {
             large.append("G").append(i).append(",g").append(i).append("@post.example\n");
         }
         assertThat(send(large.toString(), StandardCharsets.UTF_8)).isEqualTo(OWN + "?said=no-table");
+    }
+
+    @Test
+    void moreThanItCostsIsNotPaidAndWhatGoesOnIsNotOver() {
+        String start = GERMAN.format(LocalDateTime.ofInstant(clock.instant(), ZoneId.of("Europe/Berlin"))
+                .minusMinutes(10));
+        String look = guessed(send(
+                "name,email,offer,start,length,price,paid\nAda,ada-now@post.example,wheel-hire," + start
+                        + ",60,18.00,18.01\nBo,bo-now@post.example,wheel-hire," + start + ",60,18.00,18.00\n",
+                StandardCharsets.UTF_8));
+        assertThat(host.get(look).body())
+                .contains("More was paid than it costs", "One row can be taken over, one cannot");
+        host.post(look + "/leave", Map.of("out", "1"));
+        assertThat(path(host.post(look + "/take", Map.of()))).isEqualTo(OWN + "?said=taken");
+        Order order = orders.newest(1).get(0);
+        assertThat(order.lines().get(0).status()).isEqualTo(BookingStatus.CONFIRMED);
+        assertThat(order.balance().isZero()).isTrue();
     }
 
     @Test
