@@ -33,6 +33,7 @@ class ArchitectureTest {
     /** From the ground up: each package may use those that stand before it, and no other. */
     static final List<String> LAYERS = List.of(
             "setup",
+            "tracing",
             "typed",
             "languages",
             "journal",
@@ -100,6 +101,7 @@ class ArchitectureTest {
             "accountpage",
             "busytimes",
             "troubles",
+            "running",
             "housedesk",
             "explainer",
             "figures",

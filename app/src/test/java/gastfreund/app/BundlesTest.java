@@ -38,6 +38,11 @@ class BundlesTest {
     private static final Map<String, Set<String>> ENDINGS = new TreeMap<>();
 
     static {
+        Set<String> parts = Set.of("letters", "gateways", "calendars", "backup", "webhooks", "rounds", "disk");
+        Set<String> states = Set.of("good", "late", "stuck", "off");
+        List.of("part.", "good.", "bad.", "off.").forEach(of -> ENDINGS.put("running." + of, parts));
+        ENDINGS.put("running.state.", states);
+        ENDINGS.put("running.all.", Set.of("good", "late", "stuck"));
         ENDINGS.put("lists.money.", Set.of("open", "paid"));
         ENDINGS.put("byhand.source.", Set.of("telephone", "walk-in", "mail", "desk"));
         ENDINGS.put("byhand.way.", Set.of("later", "cash", "terminal", "link"));

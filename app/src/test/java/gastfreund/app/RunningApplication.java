@@ -73,6 +73,11 @@ public final class RunningApplication implements AutoCloseable {
         return process.info().totalCpuDuration().orElse(Duration.ZERO);
     }
 
+    /** What it has logged since it was last started. */
+    public String log() throws IOException {
+        return Files.readString(home.resolve("log"));
+    }
+
     public Path database() {
         return home.resolve("house.sqlite");
     }
@@ -124,7 +129,7 @@ public final class RunningApplication implements AutoCloseable {
         await().atMost(Duration.ofMinutes(2))
                 .pollInterval(Duration.ofMillis(200))
                 .ignoreExceptions()
-                .until(() -> get("/actuator/health").statusCode() == 200);
+                .until(() -> get("/up").statusCode() == 200);
     }
 
     /** The first column of the first row; null where there is none, or it is null. */

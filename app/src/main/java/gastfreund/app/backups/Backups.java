@@ -122,10 +122,15 @@ public class Backups {
         return catalogues.find().map(c -> c.keeping().backupDays()).orElse(0);
     }
 
+    /** Whether one is taken each night. */
+    boolean areTaken() {
+        return !demo && days() > 0;
+    }
+
     /** Takes the night's one, if it is not there. */
     @Scheduled(fixedDelayString = "${gastfreund.jobs.backup:10m}")
     public void run() {
-        boolean due = !demo && days() > 0 && isDue(clock.instant());
+        boolean due = areTaken() && isDue(clock.instant());
         rounds.each(Kind.BACKUP, due ? List.of(new Entry("night", this::take)) : List.of());
     }
 

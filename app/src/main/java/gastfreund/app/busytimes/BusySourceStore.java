@@ -68,6 +68,19 @@ class BusySourceStore {
     }
 
     /** Those that could not be read since an instant or longer, and of which nobody was told. */
+    /** Those that could not be read the last time, what has failed longest being the first. */
+    List<Source> failing() {
+        return jdbc.sql("SELECT " + COLUMNS + " FROM busy_sources WHERE failing_at IS NOT NULL ORDER BY failing_at")
+                .query(BusySourceStore::source)
+                .list();
+    }
+
+    boolean isEmpty() {
+        return jdbc.sql("SELECT NOT EXISTS (SELECT 1 FROM busy_sources WHERE id > 0)")
+                .query(Boolean.class)
+                .single();
+    }
+
     List<Source> failingSince(Instant since) {
         return jdbc.sql("SELECT " + COLUMNS
                         + " FROM busy_sources WHERE failing_at IS NOT NULL AND failing_at <= ? AND told_at IS NULL")

@@ -40,6 +40,10 @@ class DeskAdvice {
             return may(Right.SETTLE);
         }
 
+        public boolean watch() {
+            return may(Right.WATCH);
+        }
+
         public boolean ways() {
             return may(Right.WAYS);
         }

@@ -36,6 +36,8 @@ public enum Right {
     ROLES,
     /** Taking the house out as files, and in again. */
     FILES,
+    /** Seeing how the program and its file go. */
+    WATCH,
     /** One's own password and sessions. */
     OWN_ACCOUNT
 }

@@ -16,7 +16,8 @@ public enum Role {
             Right.TAKE_MONEY,
             Right.OWN_HOURS,
             Right.OWN_ACCOUNT)),
-    MANAGER(EnumSet.complementOf(EnumSet.of(Right.WAYS, Right.SIGN_INS, Right.GUEST_DATA, Right.ROLES, Right.FILES))),
+    MANAGER(EnumSet.complementOf(
+            EnumSet.of(Right.WAYS, Right.SIGN_INS, Right.GUEST_DATA, Right.ROLES, Right.FILES, Right.WATCH))),
     OWNER(EnumSet.allOf(Right.class));
 
     private final Set<Right> rights;

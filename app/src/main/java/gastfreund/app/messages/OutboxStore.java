@@ -1,5 +1,6 @@
 package gastfreund.app.messages;
 
+import gastfreund.app.rounds.Backlog;
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.WorkStore;
 import java.sql.ResultSet;
@@ -96,6 +97,15 @@ class OutboxStore {
     int countWaiting() {
         return jdbc.sql("SELECT count(*) FROM outbox WHERE sent_at IS NULL AND lost_at IS NULL")
                 .query(Integer.class)
+                .single();
+    }
+
+    /** The mails that could have gone out; of text messages some wait for the morning. */
+    Backlog backlog(Instant now) {
+        return jdbc.sql("SELECT count(*) AS waiting, min(not_before) AS oldest FROM outbox"
+                        + " WHERE sent_at IS NULL AND lost_at IS NULL AND not_before <= ? AND recipient NOT LIKE '+%'")
+                .param(now.getEpochSecond())
+                .query(WorkStore::backlog)
                 .single();
     }
 

@@ -1,5 +1,6 @@
 package gastfreund.app.pages;
 
+import gastfreund.app.tracing.RequestId;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
@@ -26,9 +27,17 @@ public class ErrorPages implements ErrorController {
         boolean isFor(String path);
 
         /** Writes the whole answer. */
-        void write(int status, Locale language, HttpServletResponse response) throws IOException;
+        void write(int status, HttpServletRequest request, Locale language, HttpServletResponse response)
+                throws IOException;
     }
 
+    /**
+     * @param said what went wrong, as a code
+     * @param request what the request is called, where the fault is ours; empty: it is not
+     */
+    public record ErrorPage(String said, String request) {}
+
+    private static final int SERVER = 500;
     private static final Set<Integer> KNOWN = Set.of(400, 403, 404, 405, 413, 429);
 
     private final List<Instead> others;
@@ -50,12 +59,16 @@ public class ErrorPages implements ErrorController {
                     Math.min(uri.length(), request.getContextPath().length()));
             Optional<Instead> other = others.stream().filter(o -> o.isFor(path)).findFirst();
             if (other.isPresent()) {
-                other.get().write(status, language, response);
+                other.get().write(status, request, language, response);
                 return null;
             }
         }
         response.setStatus(status);
-        model.addAttribute("said", KNOWN.contains(status) ? Integer.toString(status) : "other");
+        model.addAttribute(
+                "page",
+                new ErrorPage(
+                        KNOWN.contains(status) ? Integer.toString(status) : "other",
+                        status >= SERVER ? RequestId.of(request) : ""));
         return "error";
     }
 }

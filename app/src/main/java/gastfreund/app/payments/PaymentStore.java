@@ -1,6 +1,7 @@
 package gastfreund.app.payments;
 
 import gastfreund.app.rounds.Attention;
+import gastfreund.app.rounds.Backlog;
 import gastfreund.app.rounds.Kind;
 import gastfreund.app.rounds.WorkStore;
 import gastfreund.core.bookings.BookingId;
@@ -278,6 +279,19 @@ class PaymentStore implements Attention {
                 .param("now", now.getEpochSecond())
                 .query(PaymentStore::step)
                 .list();
+    }
+
+    /** What gateways have not yet done; transfers are sent by a host, who is asked for them elsewhere. */
+    Backlog backlog() {
+        return jdbc.sql(
+                        """
+                        SELECT count(*) AS waiting, min(s.asked_at) AS oldest FROM payment_steps s
+                        WHERE s.done_at IS NULL
+                          AND NOT EXISTS (SELECT 1 FROM payments p
+                                          WHERE p.id = s.payment AND p.gateway IN ('transfer', 'practice-transfer'))
+                        """)
+                .query(WorkStore::backlog)
+                .single();
     }
 
     /** What the gateway has been asked to do with a payment, or will be. */

@@ -2,6 +2,8 @@ package gastfreund.app.programs;
 
 import gastfreund.app.pages.Address;
 import gastfreund.app.pages.ErrorPages;
+import gastfreund.app.tracing.RequestId;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
@@ -78,16 +80,18 @@ public class Problems implements ErrorPages.Instead {
 
     /** Whatever turned a request away before a handler, or could not do what it was to do. */
     @Override
-    public void write(int status, Locale language, HttpServletResponse response) throws IOException {
+    public void write(int status, HttpServletRequest request, Locale language, HttpServletResponse response)
+            throws IOException {
         String said = KNOWN.contains(status) ? Integer.toString(status) : "other";
-        write(
-                JsonNodeFactory.instance
-                        .objectNode()
-                        .put("type", "about:blank")
-                        .put("title", texts.getMessage("problem.status." + said, null, language))
-                        .put("status", status),
-                status,
-                response);
+        ObjectNode problem = JsonNodeFactory.instance
+                .objectNode()
+                .put("type", "about:blank")
+                .put("title", texts.getMessage("problem.status." + said, null, language))
+                .put("status", status);
+        if (status >= HttpServletResponse.SC_INTERNAL_SERVER_ERROR) {
+            problem.put("request", RequestId.of(request));
+        }
+        write(problem, status, response);
     }
 
     private static void write(ObjectNode problem, int status, HttpServletResponse response) throws IOException {

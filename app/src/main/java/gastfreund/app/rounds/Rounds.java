@@ -14,7 +14,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  * that grows with each try, and is shown to hosts once it was tried often enough in vain.
  */
 @Service
-public class Rounds implements Attention {
+public class Rounds implements Attention, Part {
 
     private static final Logger LOG = LoggerFactory.getLogger(Rounds.class);
     private static final Duration FIRST_PAUSE = Duration.ofSeconds(5);
@@ -24,6 +24,9 @@ public class Rounds implements Attention {
 
     /** After so many tries in vain somebody is told. */
     private static final int PATIENCE = 4;
+
+    /** After so long it does not come by itself any more. */
+    private static final Duration STUCK = Duration.ofDays(1);
 
     private static final int MOST_ERROR = 300;
 
@@ -108,6 +111,17 @@ public class Rounds implements Attention {
     @Override
     public int waiting() {
         return store.countStuck(PATIENCE);
+    }
+
+    @Override
+    public String code() {
+        return "rounds";
+    }
+
+    @Override
+    public Condition condition() {
+        Backlog stuck = store.backlog(PATIENCE);
+        return Condition.waiting(stuck.count(), stuck.oldest(), clock.instant(), Duration.ZERO, STUCK);
     }
 
     /** Lets everything that is stuck be tried at once. */

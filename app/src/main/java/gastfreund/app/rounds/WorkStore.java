@@ -1,5 +1,7 @@
 package gastfreund.app.rounds;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -103,6 +105,20 @@ public class WorkStore {
         return jdbc.sql("SELECT count(*) FROM work WHERE tries >= ?")
                 .param(tries)
                 .query(Integer.class)
+                .single();
+    }
+
+    /** Of a row with {@code waiting}, a number, and {@code oldest}, in seconds since the epoch. */
+    public static Backlog backlog(ResultSet row, int number) throws SQLException {
+        long oldest = row.getLong("oldest");
+        boolean none = row.wasNull();
+        return new Backlog(row.getInt("waiting"), none ? null : Instant.ofEpochSecond(oldest));
+    }
+
+    Backlog backlog(int tries) {
+        return jdbc.sql("SELECT count(*) AS waiting, min(since) AS oldest FROM work WHERE tries >= ?")
+                .param(tries)
+                .query(WorkStore::backlog)
                 .single();
     }
 

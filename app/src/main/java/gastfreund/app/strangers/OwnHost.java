@@ -21,7 +21,7 @@ final class OwnHost extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        boolean health = request.getServletPath().equals("/actuator/health");
+        boolean health = request.getServletPath().equals("/up");
         if (health || own.isEmpty() || isOwn(request, own.get())) {
             chain.doFilter(request, response);
         } else {

@@ -64,7 +64,7 @@ class EmbedsTest extends DemoHouseTest {
                 "/embed/desk/sign-in",
                 "/embed/~YQ/desk",
                 "/embed/payments/card/notifications",
-                "/embed/actuator/health",
+                "/embed/up",
                 "/embed/embed/desk",
                 "/embed//desk"
             })

@@ -98,6 +98,7 @@ abstract class Accessibility extends DemoHouseTest {
                     "/desk/programs",
                     "/desk/house/arrivals",
                     "/desk/webhooks",
+                    "/desk/running",
                     "/desk/payments",
                     "/desk/orders/sources",
                     "/desk/figures",

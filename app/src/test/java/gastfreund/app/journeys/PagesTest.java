@@ -141,6 +141,7 @@ class PagesTest extends DemoHouseTest {
         desk.put("programs", "/desk/programs");
         desk.put("arrivals", "/desk/house/arrivals");
         desk.put("webhooks", "/desk/webhooks");
+        desk.put("running", "/desk/running");
         desk.put("guests", "/desk/guests");
         desk.put("guests-data", "/desk/guests/data");
         desk.put("waits", "/desk/waits");

@@ -312,6 +312,7 @@ final class FuzzRun implements AutoCloseable {
                 "/nothing",
                 "/app/app.css",
                 "/vendor/{name}",
+                "/up",
                 "/actuator/health",
                 "/actuator",
                 "/desk/{name}",

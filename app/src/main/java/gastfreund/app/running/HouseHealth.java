@@ -1,0 +1,28 @@
+package gastfreund.app.running;
+
+import gastfreund.app.rounds.Condition;
+import java.util.Map;
+import org.springframework.boot.health.contributor.AbstractHealthIndicator;
+import org.springframework.boot.health.contributor.Health;
+import org.springframework.boot.health.contributor.Status;
+import org.springframework.stereotype.Component;
+
+/** Says to programs that watch the house what is stuck. What is only late does not make it ill. */
+@Component("house")
+class HouseHealth extends AbstractHealthIndicator {
+
+    private final Running running;
+
+    HouseHealth(Running running) {
+        super("it could not be asked how the house goes");
+        this.running = running;
+    }
+
+    @Override
+    protected void doHealthCheck(Health.Builder builder) {
+        Map<String, Condition> conditions = running.conditions();
+        boolean stuck = conditions.values().stream().anyMatch(c -> c.state() == Condition.State.STUCK);
+        builder.status(stuck ? Status.DOWN : Status.UP);
+        conditions.forEach((code, condition) -> builder.withDetail(code, condition));
+    }
+}
