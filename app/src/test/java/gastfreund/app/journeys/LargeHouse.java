@@ -28,7 +28,7 @@ final class LargeHouse {
         this(offers, people, bookings, 4);
     }
 
-    /** @param each how many bookings somebody has on a day, from 1 to 10 */
+    /** @param each how many bookings somebody has on a day, from 1 to 14 */
     LargeHouse(int offers, int people, int bookings, int each) {
         this.offers = offers;
         this.people = people;
@@ -75,7 +75,7 @@ final class LargeHouse {
             int slot = b / people;
             LocalDate day = MONDAY.plusDays(slot / each - bookings / people / (2L * each));
             LocalTime time = each > 4
-                    ? LocalTime.of(8, 0).plusMinutes(70L * (slot % each))
+                    ? LocalTime.of(8, 0).plusMinutes((each > 10 ? 50L : 70L) * (slot % each))
                     : LocalTime.of(9, 0).plusHours(2L * (slot % each));
             int person = b % people;
             int offer = offerOf(person, b);
@@ -85,7 +85,7 @@ final class LargeHouse {
                     .put(
                             "start",
                             day.atTime(time).atZone(ZONE).toOffsetDateTime().toString())
-                    .put("minutes", 60)
+                    .put("minutes", each > 10 ? 40 : 60)
                     .put("status", "confirmed")
                     .putArray("staff")
                     .add("p" + person);

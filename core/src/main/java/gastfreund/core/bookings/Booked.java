@@ -38,7 +38,8 @@ public final class Booked {
                 .mapToInt(b -> offers.numberOf(b.offer()))
                 .toArray();
         this.staffOf = Arrays.stream(this.bookings)
-                .map(b -> b.staff().stream().mapToInt(staff::numberOf).toArray())
+                .map(b ->
+                        b.staff().stream().distinct().mapToInt(staff::numberOf).toArray())
                 .toArray(int[][]::new);
         this.bookingStarts =
                 Arrays.stream(this.bookings).mapToLong(Booking::start).toArray();
@@ -82,29 +83,61 @@ public final class Booked {
     }
 
     /**
-     * The bookings of some offers or served by some people whose guest's time, widened by what comes before and after
-     * it, may overlap {@code reach}; by start ({@code docs/openings.md}, "Commitments").
+     * Where the bookings of some offers or served by some people stand whose guest's time, widened by what comes before and
+     * after it, may overlap {@code reach}; by start ({@code docs/openings.md}, "Commitments").
      *
      * @param before the most minutes that may be taken before a guest's time
      * @param after the most minutes that may be taken after it
+     * @return indexes for {@link #booking}, ascending
      */
-    public List<Booking> bookingsTouching(
+    public int[] bookingsTouching(
             Interval reach, long before, long after, Set<OfferId> ofOffers, Set<StaffId> ofStaff) {
         int from = firstAtOrAfter(bookingStarts, reach.start() - longestBooking - after);
         int to = firstAtOrAfter(bookingStarts, reach.end() + before);
         boolean[] offerCounts = offers.marked(ofOffers);
         boolean[] personCounts = staff.marked(ofStaff);
-        List<Booking> found = new ArrayList<>();
+        int[] found = new int[Math.max(0, to - from)];
+        int n = 0;
         for (int i = from; i < to; i++) {
             boolean counts = offerCounts[offerOf[i]];
             for (int person : staffOf[i]) {
                 counts |= personCounts[person];
             }
             if (counts) {
-                found.add(bookings[i]);
+                found[n++] = i;
             }
         }
-        return found;
+        return Arrays.copyOf(found, n);
+    }
+
+    /** The booking that stands at an index, counted from 0 by start. */
+    public Booking booking(int index) {
+        return bookings[index];
+    }
+
+    /** How many offers the bookings are of. */
+    public int offerCount() {
+        return offers.count();
+    }
+
+    /** The number of the offer of the booking at an index, from 0 to less than {@link #offerCount()}. */
+    public int offerNumber(int index) {
+        return offerOf[index];
+    }
+
+    /** The number that a person has among those who serve; -1 for somebody who serves nothing. */
+    public int staffNumber(StaffId person) {
+        return staff.find(person);
+    }
+
+    /** How many people serve. */
+    public int staffCount() {
+        return staff.count();
+    }
+
+    /** The numbers of those who serve the booking at an index; not to be changed. */
+    public int[] staffNumbers(int index) {
+        return staffOf[index];
     }
 
     /** Gives each name a small number, so that a pass over many bookings compares numbers. */
@@ -114,6 +147,14 @@ public final class Booked {
 
         int numberOf(T name) {
             return numbers.computeIfAbsent(name, n -> numbers.size());
+        }
+
+        int find(T name) {
+            return numbers.getOrDefault(name, -1);
+        }
+
+        int count() {
+            return numbers.size();
         }
 
         boolean[] marked(Set<T> names) {

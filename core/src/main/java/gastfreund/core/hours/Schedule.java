@@ -16,6 +16,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,12 +31,19 @@ public final class Schedule {
     private final @Nullable List<WeeklyWindow> weekly;
     private final List<HoursException> exceptions;
     private final List<List<Window>> byWeekday;
+    private final OpenTimes openTimes;
 
     private Schedule(@Nullable List<WeeklyWindow> weekly, List<HoursException> exceptions) {
         this.weekly = weekly == null ? null : List.copyOf(weekly);
         this.exceptions = List.copyOf(exceptions);
         this.byWeekday =
                 Arrays.stream(DayOfWeek.values()).map(this::weeklyWindows).toList();
+        this.openTimes = new OpenTimes(
+                this,
+                Stream.concat(
+                                byWeekday.stream().flatMap(List::stream),
+                                exceptions.stream().flatMap(e -> e.windows().stream()))
+                        .allMatch(Window::isForAll));
     }
 
     /** Open at every moment. */
@@ -198,6 +206,14 @@ public final class Schedule {
      */
     public IntervalSet openTime(Days days, OfferId offer, Audience audience) {
         return openTime(days, window -> window.countsFor(offer, audience));
+    }
+
+    /**
+     * The open time between the start of the first of the given dates and the end of the last, with what windows of dates
+     * before them make of it. It is kept for whoever asks for it again.
+     */
+    public IntervalSet openTimeWithin(Days days, OfferId offer, Audience audience) {
+        return openTimes.within(days, offer, audience);
     }
 
     /** As {@link #openTime(Days, OfferId, Audience)}, with every window whomever it is for: when somebody is there. */

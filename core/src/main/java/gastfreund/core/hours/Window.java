@@ -31,6 +31,11 @@ public record Window(int from, int to, Set<OfferId> offers, boolean deskOnly) {
         return to <= from;
     }
 
+    /** Whether it counts for every query. */
+    public boolean isForAll() {
+        return offers.isEmpty() && !deskOnly;
+    }
+
     /** Whether it counts for a query about this offer by this audience. */
     public boolean countsFor(OfferId offer, Audience audience) {
         return (offers.isEmpty() || offers.contains(offer)) && (!deskOnly || audience == Audience.DESK);

@@ -9,6 +9,8 @@ import gastfreund.core.time.Minutes;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Answers queries: what can be booked, and why the rest cannot ({@code docs/openings.md}). Both answers are the same
@@ -21,7 +23,13 @@ public final class Openings {
     private final boolean explain;
     private final boolean withinHours;
     private final Rule[] rules;
+
+    /** For each option what is judged of it, whether it has the start that is looked at, and what stands against it there. */
+    private final Attempt[] attempts;
+
+    private final boolean[] here;
     private final Reasons[] reasons;
+    private final Answer.@Nullable Judged[] lastOpen;
 
     private Openings(Situation situation, boolean explain) {
         this.situation = situation;
@@ -31,6 +39,9 @@ public final class Openings {
         this.reasons = situation.options.stream()
                 .map(o -> explain ? Reasons.all() : Reasons.first())
                 .toArray(Reasons[]::new);
+        this.attempts = situation.options.stream().map(Attempt::new).toArray(Attempt[]::new);
+        this.here = new boolean[attempts.length];
+        this.lastOpen = new Answer.Judged[attempts.length];
     }
 
     /**
@@ -91,19 +102,19 @@ public final class Openings {
         long[][] starts = starts();
         List<Answer.Entry> entries = new ArrayList<>();
         int[] next = new int[starts.length];
-        Attempt[] attempts = new Attempt[starts.length];
+        int day = situation.firstDay;
         for (long start = earliest(starts, next); start != Long.MAX_VALUE; start = earliest(starts, next)) {
-            int day = situation.days.dayOf(start);
+            day = situation.days.dayOf(start, day);
             for (int i = 0; i < attempts.length; i++) {
-                attempts[i] = null;
-                if (next[i] < starts[i].length && starts[i][next[i]] == start) {
+                here[i] = next[i] < starts[i].length && starts[i][next[i]] == start;
+                if (here[i]) {
                     next[i]++;
-                    attempts[i] = situation.attempt(situation.options.get(i), start, day);
+                    attempts[i].goTo(start, day, situation.joined(attempts[i].option(), start));
                 }
             }
-            judge(attempts);
-            for (long end = firstEnd(attempts, start); end != Long.MAX_VALUE; end = firstEnd(attempts, end)) {
-                List<Answer.Judged> judged = judged(attempts, end);
+            judge();
+            for (long end = firstEnd(start); end != Long.MAX_VALUE; end = firstEnd(end)) {
+                List<Answer.Judged> judged = judged(end);
                 if (!judged.isEmpty()) {
                     entries.add(new Answer.Entry(Interval.between(start, end), judged));
                 }
@@ -124,11 +135,11 @@ public final class Openings {
     }
 
     /** The first end after {@code after} that an attempt has; sessions of a timetable may start together. */
-    private static long firstEnd(Attempt[] attempts, long after) {
+    private long firstEnd(long after) {
         long first = Long.MAX_VALUE;
-        for (Attempt attempt : attempts) {
-            if (attempt != null && attempt.end() > after) {
-                first = Math.min(first, attempt.end());
+        for (int i = 0; i < attempts.length; i++) {
+            if (here[i] && attempts[i].end() > after) {
+                first = Math.min(first, attempts[i].end());
             }
         }
         return first;
@@ -144,10 +155,10 @@ public final class Openings {
         return earliest;
     }
 
-    private void judge(Attempt[] attempts) {
+    private void judge() {
         boolean joinedOpen = false;
         for (int i = 0; i < attempts.length; i++) {
-            if (attempts[i] != null) {
+            if (here[i]) {
                 Reasons against = reasons[i];
                 against.clear();
                 for (int r = 0; r < rules.length && !against.enough(); r++) {
@@ -158,34 +169,57 @@ public final class Openings {
         }
         if (joinedOpen && situation.offer.sharing().fill() == Sharing.Fill.FIRST) {
             for (int i = 0; i < attempts.length; i++) {
-                if (attempts[i] != null && attempts[i].joined() == null) {
+                if (here[i] && attempts[i].joined() == null) {
                     reasons[i].add(new Reason.Fill());
                 }
             }
         }
     }
 
-    private List<Answer.Judged> judged(Attempt[] attempts, long end) {
-        List<Answer.Judged> judged = new ArrayList<>();
+    private List<Answer.Judged> judged(long end) {
+        Answer.Judged[] judged = new Answer.Judged[attempts.length];
+        int n = 0;
         for (int i = 0; i < attempts.length; i++) {
-            if (attempts[i] != null && attempts[i].end() == end && (explain || reasons[i].none())) {
-                Verdict verdict = reasons[i].none() ? open(attempts[i]) : new Verdict.Against(reasons[i].list());
-                judged.add(new Answer.Judged(
-                        attempts[i].option().staff(), attempts[i].option().way().place(), verdict));
+            if (here[i] && attempts[i].end() == end && (explain || reasons[i].none())) {
+                judged[n++] = reasons[i].none() ? open(i) : judged(i, new Verdict.Against(reasons[i].list()));
             }
         }
-        return judged;
+        return n == 0 ? List.of() : List.of(n == judged.length ? judged : Arrays.copyOf(judged, n));
     }
 
-    private Verdict open(Attempt attempt) {
-        return new Verdict.Open(situation.left(attempt), situation.price(attempt), contested(attempt));
+    private Answer.Judged judged(int option, Verdict verdict) {
+        Demand.Way way = attempts[option].option().way();
+        return new Answer.Judged(way.staff(), way.place(), verdict);
+    }
+
+    /** An option is mostly open in the same way as it was before: as much left, at the same price. */
+    private Answer.Judged open(int option) {
+        Attempt attempt = attempts[option];
+        Answer.Judged last = lastOpen[option];
+        int left = situation.left(attempt);
+        boolean contested = contested(attempt);
+        if (last != null && situation.hasOnePrice()) {
+            Verdict.Open verdict = last.opening();
+            if (verdict.left() == left && verdict.contested() == contested) {
+                return last;
+            }
+            lastOpen[option] = judged(option, new Verdict.Open(left, verdict.price(), contested));
+        } else {
+            lastOpen[option] = judged(option, new Verdict.Open(left, situation.price(attempt), contested));
+        }
+        return Objects.requireNonNull(lastOpen[option]);
     }
 
     /** Whether only the offer's being contested keeps bookings from standing against the attempt. */
     private boolean contested(Attempt attempt) {
-        return situation.offer.contested()
-                && !situation.offer.hasTimetable()
-                && Arrays.stream(attempt.option().serving()).anyMatch(s -> s.timeline()
-                        .taken(situation.takenFrom(attempt), situation.takenTo(attempt), attempt.joined()));
+        if (!situation.offer.contested() || situation.offer.hasTimetable()) {
+            return false;
+        }
+        for (Option.Server server : attempt.option().serving()) {
+            if (server.timeline().taken(situation.takenFrom(attempt), situation.takenTo(attempt), attempt.joined())) {
+                return true;
+            }
+        }
+        return false;
     }
 }

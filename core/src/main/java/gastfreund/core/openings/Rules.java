@@ -3,15 +3,19 @@ package gastfreund.core.openings;
 import gastfreund.core.hours.Audience;
 import gastfreund.core.offers.Bounds;
 import gastfreund.core.offers.ResourceId;
+import gastfreund.core.sessions.Session;
 import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalInt;
 
 /** The rules of a situation, in the order of the table in {@code docs/openings.md}, "Verdict". */
 final class Rules {
+
+    private static final long DAY = 1440;
 
     private final Situation situation;
     private final List<Rule> rules = new ArrayList<>();
@@ -21,7 +25,7 @@ final class Rules {
     }
 
     /**
-     * All rules that can apply, but {@code fill}, which looks at several options at once.
+     * All rules that can apply on the dates that are asked for, but {@code fill}, which looks at several options at once.
      *
      * @param withinHours whether every attempt is known to lie inside its hours
      */
@@ -30,6 +34,7 @@ final class Rules {
         boolean guest = situation.demand.query().audience() == Audience.GUEST;
         if (guest) {
             rules.timeAhead();
+            rules.horizon();
             rules.season();
         }
         rules.closed();
@@ -58,6 +63,10 @@ final class Rules {
         long firstAllowed = Interval.firstMinuteFrom(earliest);
         Reason past = new Reason.Past(now);
         Reason notice = new Reason.Notice(earliest);
+        // A clock that is set back over midnight can put a minute of a date before its usual beginning.
+        if (situation.days.start(situation.firstDay) - DAY >= firstAllowed) {
+            return;
+        }
         rules.add((attempt, reasons) -> {
             if (attempt.start() < firstFromNow) {
                 reasons.add(past);
@@ -65,22 +74,30 @@ final class Rules {
                 reasons.add(notice);
             }
         });
-        OptionalInt horizon = bounds.horizonDays();
+    }
+
+    private void horizon() {
+        Instant now = situation.demand.query().now();
+        OptionalInt horizon = situation.offer.bounds().horizonDays();
         if (horizon.isPresent()) {
             LocalDate last = situation.house.zone().dateOf(now).plusDays(horizon.getAsInt());
             int lastDay = situation.days.indexOf(last);
             Reason beyond = new Reason.Horizon(last);
-            rules.add((attempt, reasons) -> {
-                if (attempt.day() > lastDay) {
-                    reasons.add(beyond);
-                }
-            });
+            if (situation.lastDay > lastDay) {
+                rules.add((attempt, reasons) -> {
+                    if (attempt.day() > lastDay) {
+                        reasons.add(beyond);
+                    }
+                });
+            }
         }
     }
 
     private void season() {
         Bounds bounds = situation.offer.bounds();
-        if (bounds.seasonFrom() != null || bounds.seasonTo() != null) {
+        boolean always = bounds.inSeason(situation.days.date(situation.firstDay))
+                && bounds.inSeason(situation.days.date(situation.lastDay));
+        if (!always) {
             Reason season = new Reason.Season(bounds.seasonFrom(), bounds.seasonTo());
             rules.add((attempt, reasons) -> {
                 if (!bounds.inSeason(situation.days.date(attempt.day()))) {
@@ -91,9 +108,12 @@ final class Rules {
     }
 
     private void closed() {
+        if (situation.house.hours().exceptions().isEmpty()) {
+            return;
+        }
         Reason[] byDay = new Reason[situation.days.count()];
         boolean any = false;
-        for (int day = 0; day < byDay.length; day++) {
+        for (int day = situation.firstDay; day <= situation.lastDay; day++) {
             LocalDate date = situation.days.date(day);
             if (situation.house.hours().closedOn(date)) {
                 byDay[day] = new Reason.Closed(
@@ -141,12 +161,12 @@ final class Rules {
         rules.add((attempt, reasons) -> {
             long from = situation.takenFrom(attempt);
             long to = situation.takenTo(attempt);
-            Option option = attempt.option();
-            for (Option.Server server : option.serving()) {
-                boolean busy = server.timeline().taken(from, to, attempt.joined());
+            Session joined = attempt.joined();
+            for (Option.Server server : attempt.option().serving()) {
+                boolean busy = server.timeline().taken(from, to, joined);
                 if (busy && (!contested || server.fixed().taken(from, to, null))) {
                     reasons.add(new Reason.StaffBusy(
-                            server.person(), () -> server.timeline().overlapping(from, to, attempt.joined())));
+                            server.person(), () -> server.timeline().overlapping(from, to, joined)));
                     if (reasons.enough()) {
                         return;
                     }
@@ -182,6 +202,14 @@ final class Rules {
         OptionalInt perDay = situation.offer.bounds().perDay();
         OptionalInt minutesPerDay = situation.offer.bounds().minutesPerDay();
         long minutes = situation.demand.longest().count();
+        boolean limited = perDay.isPresent()
+                || minutesPerDay.isPresent()
+                || situation.options.stream()
+                        .flatMap(o -> Arrays.stream(o.serving()))
+                        .anyMatch(server -> server.sessions() != null);
+        if (!limited) {
+            return;
+        }
         rules.add((attempt, reasons) -> {
             if (attempt.joined() != null) {
                 return;

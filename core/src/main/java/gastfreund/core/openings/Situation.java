@@ -11,13 +11,11 @@ import gastfreund.core.offers.StaffId;
 import gastfreund.core.sessions.Levels;
 import gastfreund.core.sessions.Needs;
 import gastfreund.core.sessions.Session;
+import gastfreund.core.sessions.Timeline;
 import gastfreund.core.time.Days;
 import gastfreund.core.time.Interval;
 import gastfreund.core.time.IntervalSet;
-import java.util.HashMap;
-import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -28,6 +26,8 @@ final class Situation {
     /** Dates before and after the query's into which hours that matter can reach. */
     private static final int MARGIN = 3;
 
+    private static final Timeline NOTHING = Timeline.of(List.of());
+
     final House house;
     final Offer offer;
     final Demand demand;
@@ -37,8 +37,6 @@ final class Situation {
     final Taken taken;
     final List<Need> needs;
     final List<Option> options;
-    private final Map<Schedule, IntervalSet> openTimes = new HashMap<>();
-    private final Map<Demand.Way, Money> prices = new IdentityHashMap<>();
 
     /** What the demand needs of one resource, how many units there are and how many are taken when. */
     record Need(Needs needs, int units, Levels levels) {}
@@ -96,8 +94,8 @@ final class Situation {
         return new Option.Server(
                 person,
                 taken.timelineOf(person),
-                taken.fixedTimelineOf(person),
-                most.isPresent() ? taken.sessionsServed(person) : null,
+                offer.contested() ? taken.fixedTimelineOf(person) : NOTHING,
+                taken.sessionsServed(person),
                 most.orElse(Integer.MAX_VALUE));
     }
 
@@ -111,15 +109,13 @@ final class Situation {
     }
 
     private IntervalSet openTimeOf(Schedule hours) {
-        return openTimes.computeIfAbsent(
-                hours, h -> h.openTime(days, offer.id(), demand.query().audience()));
+        return hours.openTimeWithin(days, offer.id(), demand.query().audience());
     }
 
-    /** The attempt of an option at a start on a day. */
-    Attempt attempt(Option option, long start, int day) {
-        long end = start + option.way().minutes().count();
-        Session joined = offer.sharing().shared() ? taken.joined(keyOf(option, start)) : null;
-        return new Attempt(option, start, end, day, joined);
+    /** The session that an option would join at a start; null where it would begin one. */
+    @Nullable
+    Session joined(Option option, long start) {
+        return offer.sharing().shared() ? taken.joined(keyOf(option, start)) : null;
     }
 
     private Session.Key keyOf(Option option, long start) {
@@ -173,17 +169,15 @@ final class Situation {
         return left;
     }
 
-    /** What the attempt would cost; without price rules that does not depend on its start. */
-    Money price(Attempt attempt) {
-        return offer.priceRules().isEmpty()
-                ? prices.computeIfAbsent(
-                        attempt.option().way(), way -> line(attempt).price().amount())
-                : line(attempt).price().amount();
+    /** Whether what an option costs is the same at all starts. */
+    boolean hasOnePrice() {
+        return offer.priceRules().isEmpty();
     }
 
-    private Line line(Attempt attempt) {
+    /** What the attempt would cost. */
+    Money price(Attempt attempt) {
         Query query = demand.query();
-        return new Line(
+        Line line = new Line(
                 offer,
                 attempt.option().way().length(),
                 query.units(),
@@ -194,5 +188,6 @@ final class Situation {
                 attempt.option().way().place(),
                 query.now(),
                 house.zone());
+        return line.price().amount();
     }
 }

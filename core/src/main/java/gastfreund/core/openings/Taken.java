@@ -3,7 +3,6 @@ package gastfreund.core.openings;
 import gastfreund.core.bookings.Booked;
 import gastfreund.core.bookings.Booking;
 import gastfreund.core.bookings.Busy;
-import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PlaceId;
@@ -25,27 +24,77 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
-/** What is taken in reach of a demand: sessions, people's timelines, resources' levels, and counts by date. */
+/**
+ * What is taken in reach of a demand: people's timelines, resources' levels, and counts by date. A booking that nobody shares
+ * is its own session, and is only made one where somebody asks what stands against an attempt.
+ */
 final class Taken {
 
-    private final List<Session> sessions = new ArrayList<>();
-    private final Map<OfferId, List<Needs>> needsOf = new HashMap<>();
+    private final House house;
+    private final Booked booked;
+    private final Demand demand;
+    private final Days days;
+    private final Kind[] kinds;
+    private final Person[] people;
+    private final Map<StaffId, Person> peopleById = new HashMap<>();
+    private final List<Session> shared = new ArrayList<>();
+    private final List<Booking> alone = new ArrayList<>();
     private final Map<Session.Key, Session> joinable = new HashMap<>();
-    private final Map<StaffId, List<Commitment>> ofStaff = new HashMap<>();
-    private final Map<StaffId, List<Commitment>> fixedOfStaff = new HashMap<>();
     private final Map<ResourceId, Levels.Builder> ofResource = new HashMap<>();
     private final Levels.Builder implied = new Levels.Builder();
-    private final Days days;
     private final int[] sessionsByDay;
     private final long[] minutesByDay;
-    private final Map<StaffId, int[]> sessionsByStaffAndDay = new HashMap<>();
+    private int lastDay;
 
-    private Taken(Days days) {
+    /** What is taken by what of an offer, as far as the demand asks. */
+    private static final class Kind {
+        private final Offer offer;
+        private final long prep;
+        private final long reset;
+        private final boolean asked;
+        private final Needs[] needs;
+        private final @Nullable Levels.Builder[] levels;
+
+        Kind(Offer offer, boolean asked, Needs[] needs, @Nullable Levels.Builder[] levels) {
+            this.offer = offer;
+            this.prep = offer.prep().count();
+            this.reset = offer.reset().count();
+            this.asked = asked;
+            this.needs = needs;
+            this.levels = levels;
+        }
+    }
+
+    /** What takes one of those who could serve, and, where their day is limited, how many sessions they have on each. */
+    private static final class Person {
+        private final Timeline.Builder all;
+        private final Timeline.Builder fixed;
+        private final int @Nullable [] sessionsByDay;
+
+        Person(Timeline.Builder all, Timeline.Builder fixed, int @Nullable [] sessionsByDay) {
+            this.all = all;
+            this.fixed = fixed;
+            this.sessionsByDay = sessionsByDay;
+        }
+    }
+
+    private Taken(House house, Booked booked, Demand demand, Days days) {
+        this.house = house;
+        this.booked = booked;
+        this.demand = demand;
         this.days = days;
         this.sessionsByDay = new int[days.count()];
         this.minutesByDay = new long[days.count()];
+        this.kinds = new Kind[booked.offerCount()];
+        this.people = new Person[booked.staffCount()];
+        for (Needs need : Needs.of(demand.offer())) {
+            if (need.resource() != null) {
+                ofResource.put(need.resource(), new Levels.Builder());
+            }
+        }
     }
 
     /**
@@ -54,40 +103,178 @@ final class Taken {
      * @param days the dates whose sessions are counted
      */
     static Taken inReach(House house, Booked booked, Demand demand, Interval reach, Days days) {
-        Taken taken = new Taken(days);
+        Taken taken = new Taken(house, booked, demand, days);
+        taken.gather(reach);
+        return taken;
+    }
+
+    private void gather(Interval reach) {
         long mostPrep = most(house, Offer::prep);
         long mostReset = most(house, Offer::reset);
+        long longest = longestSession(house);
         Relevance relevance = Relevance.of(house, demand);
+        relevance.staff().forEach(this::addPerson);
         Query query = demand.query();
-        List<Booking> live = new ArrayList<>();
-        for (Booking booking : booked.bookingsTouching(
-                reach, mostPrep, mostReset + longestSession(house), relevance.offers(), relevance.staff())) {
-            if (booking.isLive(query.now())
-                    && (query.without().isEmpty() || !query.without().contains(booking.id()))) {
-                live.add(booking);
+        List<Booking> together = new ArrayList<>();
+        long earliest = reach.start() - mostReset - longest;
+        for (int index :
+                booked.bookingsTouching(reach, mostPrep, mostReset + longest, relevance.offers(), relevance.staff())) {
+            Booking booking = booked.booking(index);
+            boolean counts = booking.isLive(query.now())
+                    && (query.without().isEmpty() || !query.without().contains(booking.id()));
+            if (counts) {
+                // Where a booking is longer than the session that it is part of, the session decides; so it must be
+                // known.
+                earliest = Math.min(earliest, booking.start());
+                add(index, booking, together);
             }
         }
-        // Where a booking is longer than the session that it is part of, the session decides; so it must be known.
-        long earliest = Math.min(
-                reach.start() - mostReset - longestSession(house),
-                live.isEmpty() ? Long.MAX_VALUE : live.get(0).start());
         Interval starts = Interval.between(earliest, reach.end() + mostPrep);
-        Sessions sessions = Sessions.of(house, live, starts);
-        sessions.apart().forEach(session -> taken.add(session, demand, house));
-        sessions.shared().forEach((key, session) -> {
-            taken.add(session, demand, house);
+        Sessions.of(house, together, starts).shared().forEach((key, session) -> {
+            add(session);
             if (session.offer().equals(demand.offer().id())) {
-                taken.joinable.put(key, session);
+                joinable.put(key, session);
             }
         });
         for (Busy busy : booked.busyTouching(reach)) {
-            Commitment commitment = new Commitment.OfBusy(busy);
-            taken.ofStaff.computeIfAbsent(busy.staff(), s -> new ArrayList<>()).add(commitment);
-            taken.fixedOfStaff
-                    .computeIfAbsent(busy.staff(), s -> new ArrayList<>())
-                    .add(commitment);
+            Person person = peopleById.get(busy.staff());
+            if (person != null) {
+                long start = busy.interval().start();
+                long end = busy.interval().end();
+                person.all.add(start, end, busy);
+                person.fixed.add(start, end, busy);
+            }
         }
-        return taken;
+    }
+
+    private void addPerson(StaffId id) {
+        boolean limited = house.staff(id).maxPerDay().isPresent();
+        Person person = new Person(
+                new Timeline.Builder(this::commitment),
+                new Timeline.Builder(this::commitment),
+                limited ? new int[days.count()] : null);
+        peopleById.put(id, person);
+        int number = booked.staffNumber(id);
+        if (number >= 0) {
+            people[number] = person;
+        }
+    }
+
+    private Commitment commitment(Object by) {
+        return by instanceof Busy busy
+                ? new Commitment.OfBusy(busy)
+                : new Commitment.OfSession(by instanceof Session session ? session : sessionOf((Booking) by));
+    }
+
+    private Session sessionOf(Booking booking) {
+        return Sessions.alone(house.offer(booking.offer()).orElseThrow(), booking);
+    }
+
+    private @Nullable Kind kindOf(int index, Booking booking) {
+        int number = booked.offerNumber(index);
+        if (kinds[number] == null) {
+            Offer offer = house.offer(booking.offer()).orElse(null);
+            if (offer == null) {
+                return null;
+            }
+            kinds[number] = kindOf(offer);
+        }
+        return kinds[number];
+    }
+
+    private Kind kindOf(Offer offer) {
+        boolean asked = offer.id().equals(demand.offer().id());
+        Needs[] needs = Needs.of(offer).toArray(Needs[]::new);
+        @Nullable Levels.Builder[] levels = new Levels.Builder[needs.length];
+        for (int i = 0; i < needs.length; i++) {
+            ResourceId resource = needs[i].resource();
+            levels[i] = resource != null ? ofResource.get(resource) : asked ? implied : null;
+        }
+        return new Kind(offer, asked, needs, levels);
+    }
+
+    private void add(int index, Booking booking, List<Booking> together) {
+        Kind kind = kindOf(index, booking);
+        if (kind == null) {
+            return;
+        }
+        if (kind.offer.sharing().shared()) {
+            together.add(booking);
+            return;
+        }
+        alone.add(booking);
+        long end = booking.start() + booking.minutes().count();
+        int day = -2;
+        for (int number : booked.staffNumbers(index)) {
+            Person person = people[number];
+            if (person != null) {
+                person.all.add(booking.start() - kind.prep, end + kind.reset, booking);
+                if (person.sessionsByDay != null) {
+                    day = day == -2 ? dayOf(booking.start()) : day;
+                    count(person.sessionsByDay, day);
+                }
+            }
+        }
+        for (int i = 0; i < kind.needs.length; i++) {
+            Levels.Builder levels = kind.levels[i];
+            boolean implied = kind.needs[i].resource() == null;
+            if (levels != null && (!implied || isAt(kind.offer.placeOr(booking.place()), demand))) {
+                int units = kind.needs[i].of(booking.party(), false);
+                levels.take(booking.start() - kind.prep, end + kind.reset, units);
+            }
+        }
+        if (kind.asked) {
+            countOfOffer(dayOf(booking.start()), booking.minutes().count());
+        }
+    }
+
+    private void add(Session session) {
+        Offer offer = house.offer(session.offer()).orElseThrow();
+        Kind kind = kindOf(offer);
+        shared.add(session);
+        long from = session.taken().start();
+        long to = session.taken().end();
+        int day = days.dayOf(session.guests().start());
+        for (StaffId id : session.staff()) {
+            Person person = peopleById.get(id);
+            if (person != null) {
+                person.all.add(from, to, session);
+                if (session.timetabled()) {
+                    person.fixed.add(from, to, session);
+                }
+                if (person.sessionsByDay != null) {
+                    count(person.sessionsByDay, day);
+                }
+            }
+        }
+        for (int i = 0; i < kind.needs.length; i++) {
+            Levels.Builder levels = kind.levels[i];
+            if (levels != null && (kind.needs[i].resource() != null || isAt(session.place(), demand))) {
+                levels.take(from, to, kind.needs[i].of(session));
+            }
+        }
+        if (kind.asked) {
+            countOfOffer(day, session.guests().length().count());
+        }
+    }
+
+    /** Bookings come by start, so that the date of one is that of the one before or lies soon after it. */
+    private int dayOf(long minute) {
+        lastDay = days.dayOf(minute, lastDay);
+        return lastDay;
+    }
+
+    private void count(int[] byDay, int day) {
+        if (day >= 0 && day < byDay.length) {
+            byDay[day]++;
+        }
+    }
+
+    private void countOfOffer(int day, long minutes) {
+        if (day >= 0 && day < sessionsByDay.length) {
+            sessionsByDay[day]++;
+            minutesByDay[day] += minutes;
+        }
     }
 
     /** The most minutes that any offer takes before, or after, a guest's time. */
@@ -107,43 +294,8 @@ final class Taken {
                 .orElse(0);
     }
 
-    private void add(Session session, Demand demand, House house) {
-        Offer offer = house.offer(session.offer()).orElseThrow();
-        List<Needs> needs = needsOf.computeIfAbsent(offer.id(), id -> Needs.of(offer));
-        sessions.add(session);
-        Commitment commitment = new Commitment.OfSession(session);
-        int day = days.dayOf(session.guests().start());
-        boolean counted = day >= 0 && day < days.count();
-        for (StaffId person : session.staff()) {
-            ofStaff.computeIfAbsent(person, s -> new ArrayList<>()).add(commitment);
-            if (session.timetabled()) {
-                fixedOfStaff.computeIfAbsent(person, s -> new ArrayList<>()).add(commitment);
-            }
-            if (counted) {
-                sessionsByStaffAndDay.computeIfAbsent(person, s -> new int[days.count()])[day]++;
-            }
-        }
-        for (Needs need : needs) {
-            if (need.resource() != null) {
-                take(ofResource.computeIfAbsent(need.resource(), r -> new Levels.Builder()), session, need);
-            } else if (offer.id().equals(demand.offer().id()) && isAt(session.place(), demand)) {
-                take(implied, session, need);
-            }
-        }
-        if (offer.id().equals(demand.offer().id())) {
-            if (counted) {
-                sessionsByDay[day]++;
-                minutesByDay[day] += session.guests().length().count();
-            }
-        }
-    }
-
     private static boolean isAt(@Nullable PlaceId place, Demand demand) {
         return demand.ways().stream().anyMatch(way -> Objects.equals(way.place(), place));
-    }
-
-    private static void take(Levels.Builder levels, Session session, Needs need) {
-        levels.take(session.taken().start(), session.taken().end(), need.of(session));
     }
 
     /** The session that a candidate equals, null where there is none. */
@@ -154,29 +306,33 @@ final class Taken {
 
     /** The sessions that take units of a resource (null: the implied one) during {@code [start, end)}, by start. */
     List<Commitment> takingUnits(@Nullable ResourceId resource, long start, long end) {
-        return sessions.stream()
+        return Stream.concat(alone.stream().map(this::sessionOf), shared.stream())
                 .filter(s -> s.taken().start() < end && s.taken().end() > start)
-                .filter(s -> needsOf.getOrDefault(s.offer(), List.of()).stream()
+                .filter(s -> Needs.of(house.offer(s.offer()).orElseThrow()).stream()
                         .anyMatch(n -> Objects.equals(n.resource(), resource) && n.of(s) > 0))
                 .sorted(Comparator.comparingLong(s -> s.taken().start()))
                 .<Commitment>map(Commitment.OfSession::new)
                 .toList();
     }
 
-    /** All commitments of a person. */
+    /** All commitments of one of those who could serve. */
     Timeline timelineOf(StaffId person) {
-        return Timeline.of(ofStaff.getOrDefault(person, List.of()));
+        return personOf(person).all.build();
     }
 
-    /** The commitments of a person that are not made by bookings. */
+    /** Those that are not made by bookings. */
     Timeline fixedTimelineOf(StaffId person) {
-        return Timeline.of(fixedOfStaff.getOrDefault(person, List.of()));
+        return personOf(person).fixed.build();
     }
 
-    /** The units taken of a resource, of the implied one for null. */
+    private Person personOf(StaffId person) {
+        return Objects.requireNonNull(peopleById.get(person));
+    }
+
+    /** The units taken of a resource that the demand's offer uses, of the implied one for null. */
     Levels levelsOf(@Nullable ResourceId resource) {
         Levels.Builder levels = resource == null ? implied : ofResource.get(resource);
-        return levels == null ? new Levels.Builder().build() : levels.build();
+        return Objects.requireNonNull(levels).build();
     }
 
     /** The offer's sessions that start on a date. */
@@ -189,8 +345,8 @@ final class Taken {
         return minutesByDay[day];
     }
 
-    /** How many sessions of any offer a person serves, by the date on which they start. */
-    int[] sessionsServed(StaffId person) {
-        return sessionsByStaffAndDay.getOrDefault(person, new int[days.count()]);
+    /** How many sessions of any offer a person serves, by the date on which they start; null where that is not limited. */
+    int @Nullable [] sessionsServed(StaffId person) {
+        return personOf(person).sessionsByDay;
     }
 }

@@ -120,19 +120,11 @@ public final class Sessions {
         if (offer == null) {
             return;
         }
-        PlaceId place = offer.placeOr(booking.place());
         if (!offer.sharing().shared()) {
-            Interval guests = Interval.startingAt(booking.start(), booking.minutes());
-            apart.add(new Session(
-                    offer.id(),
-                    guests,
-                    guests.widened(offer.prep(), offer.reset()),
-                    setOf(booking.staff()),
-                    place,
-                    List.of(booking),
-                    null));
+            apart.add(alone(offer, booking));
             return;
         }
+        PlaceId place = offer.placeOr(booking.place());
         Gathering occurrence =
                 offer.hasTimetable() ? shared.get(Session.Key.ofTimetable(offer.id(), booking.start(), place)) : null;
         if (occurrence == null) {
@@ -141,6 +133,19 @@ public final class Sessions {
             occurrence = shared.computeIfAbsent(key, k -> gathering(offer, booking, place));
         }
         occurrence.bookings.add(booking);
+    }
+
+    /** The session that a booking of an offer that nobody shares is. */
+    public static Session alone(Offer offer, Booking booking) {
+        Interval guests = Interval.startingAt(booking.start(), booking.minutes());
+        return new Session(
+                offer.id(),
+                guests,
+                guests.widened(offer.prep(), offer.reset()),
+                setOf(booking.staff()),
+                offer.placeOr(booking.place()),
+                List.of(booking),
+                null);
     }
 
     private static Gathering gathering(Offer offer, Booking booking, @Nullable PlaceId place) {

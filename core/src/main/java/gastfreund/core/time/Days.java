@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
-import java.util.Arrays;
 
 /**
  * Some consecutive local dates of a zone, counted from 0, with the quick way from a time of day to its minute: the
@@ -15,23 +14,17 @@ public final class Days {
     private final HouseZone zone;
     private final LocalDate first;
     private final int count;
-    /** One more date than counted, so that a night that runs on past the last date keeps to the zone's rules. */
-    private final long[] starts;
+    private final Midnights midnights;
 
-    private final boolean[] changes;
+    /** Where the first date stands among the midnights, which reach two dates farther than is counted. */
+    private final int offset;
 
     private Days(HouseZone zone, LocalDate first, int count) {
         this.zone = zone;
         this.first = first;
         this.count = count;
-        this.starts = new long[count + 2];
-        for (int day = 0; day < starts.length; day++) {
-            starts[day] = zone.startOf(first.plusDays(day));
-        }
-        this.changes = new boolean[count + 1];
-        for (int day = 0; day < changes.length; day++) {
-            changes[day] = starts[day + 1] - starts[day] != 1440 || changesBetween(starts[day], starts[day + 1]);
-        }
+        this.midnights = Midnights.of(zone, first.toEpochDay(), count + 1);
+        this.offset = midnights.indexOf(first.toEpochDay());
     }
 
     /**
@@ -46,9 +39,9 @@ public final class Days {
         return new Days(zone, first, Math.toIntExact(ChronoUnit.DAYS.between(first, last)) + 1);
     }
 
-    private boolean changesBetween(long from, long to) {
-        var next = zone.id().getRules().nextTransition(Interval.instantOf(from).minusSeconds(1));
-        return next != null && next.getInstant().isBefore(Interval.instantOf(to));
+    /** The zone whose dates they are. */
+    public HouseZone zone() {
+        return zone;
     }
 
     /** How many dates there are. */
@@ -68,12 +61,12 @@ public final class Days {
 
     /** The minute at which the date at {@code day} begins, {@code day} from 0 to {@link #count()} inclusive. */
     public long start(int day) {
-        return starts[day];
+        return midnights.start(offset + day);
     }
 
     /** From the start of the first date (inclusive) to the end of the last (exclusive). */
     public Interval span() {
-        return Interval.between(starts[0], starts[count]);
+        return Interval.between(start(0), start(count));
     }
 
     /**
@@ -84,22 +77,40 @@ public final class Days {
      */
     public long at(int day, int minuteOfDay) {
         if (minuteOfDay == 1440) {
-            return starts[day + 1];
+            return start(day + 1);
         }
-        return changes[day] ? zone.minuteOf(local(day, minuteOfDay)) : starts[day] + minuteOfDay;
+        return changes(day) ? zone.minuteOf(local(day, minuteOfDay)) : start(day) + minuteOfDay;
     }
 
     /** Whether the clock skips that time of day on that date; {@code minuteOfDay} is 0 to 1439. */
     public boolean skips(int day, int minuteOfDay) {
-        return changes[day] && zone.skips(local(day, minuteOfDay));
+        return changes(day) && zone.skips(local(day, minuteOfDay));
     }
 
     /** The index of the date of a minute; outside {@code 0 … count()-1} for a minute outside these dates. */
     public int dayOf(long minute) {
-        int found = Arrays.binarySearch(starts, minute);
-        int day = found >= 0 ? found : -found - 2;
-        boolean nearChange = day < 0 || day >= count || changes[day] || (day > 0 && changes[day - 1]);
+        return confirmed(midnights.lastAtOrBefore(minute, offset, offset + count + 1) - offset, minute);
+    }
+
+    /** The same, quicker where the date lies at or soon after another: {@code near} is that one's index. */
+    public int dayOf(long minute, int near) {
+        if (near < 0 || near > count || minute < start(near)) {
+            return dayOf(minute);
+        }
+        int day = near;
+        while (day <= count && minute >= start(day + 1)) {
+            day++;
+        }
+        return confirmed(day, minute);
+    }
+
+    private int confirmed(int day, long minute) {
+        boolean nearChange = day < 0 || day >= count || changes(day) || (day > 0 && changes(day - 1));
         return nearChange ? indexOf(zone.dateOf(minute)) : day;
+    }
+
+    private boolean changes(int day) {
+        return midnights.changes(offset + day);
     }
 
     private LocalDateTime local(int day, int minuteOfDay) {

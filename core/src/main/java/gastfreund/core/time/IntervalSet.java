@@ -152,7 +152,17 @@ public final class IntervalSet {
 
     /** The moments of this set inside one interval. */
     public IntervalSet within(Interval interval) {
-        return intersect(of(interval));
+        int first = Math.max(0, indexAtOrBefore(interval.start()));
+        int last = indexAtOrBefore(interval.end() - 1);
+        if (last < first || interval.start() == interval.end()) {
+            return EMPTY;
+        }
+        long[] inside = Arrays.copyOfRange(bounds, 2 * first, 2 * last + 2);
+        inside[0] = Math.max(inside[0], interval.start());
+        inside[inside.length - 1] = Math.min(inside[inside.length - 1], interval.end());
+        // The first may end before the interval begins.
+        int from = inside[1] <= inside[0] ? 2 : 0;
+        return from == inside.length ? EMPTY : new IntervalSet(Arrays.copyOfRange(inside, from, inside.length));
     }
 
     /**
