@@ -3,6 +3,7 @@ package gastfreund.core.bookings;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.time.Interval;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -25,6 +26,9 @@ public final class Booked {
     private final int[] offerOf;
     private final int[][] staffOf;
     private final long[] bookingStarts;
+    private final long[] bookingEnds;
+    private final int[] parties;
+    private final boolean[] live;
     private final long longestBooking;
     private final Busy[] busy;
     private final long[] busyStarts;
@@ -43,6 +47,14 @@ public final class Booked {
                 .toArray(int[][]::new);
         this.bookingStarts =
                 Arrays.stream(this.bookings).mapToLong(Booking::start).toArray();
+        this.bookingEnds = Arrays.stream(this.bookings)
+                .mapToLong(b -> b.start() + b.minutes().count())
+                .toArray();
+        this.parties = Arrays.stream(this.bookings).mapToInt(Booking::party).toArray();
+        this.live = new boolean[this.bookings.length];
+        for (int i = 0; i < live.length; i++) {
+            live[i] = this.bookings[i].isAlwaysLive();
+        }
         this.longestBooking =
                 bookings.stream().mapToLong(b -> b.minutes().count()).max().orElse(0);
         this.busy = busy.stream()
@@ -113,6 +125,26 @@ public final class Booked {
     /** The booking that stands at an index, counted from 0 by start. */
     public Booking booking(int index) {
         return bookings[index];
+    }
+
+    /** The start of the booking at an index (inclusive). */
+    public long start(int index) {
+        return bookingStarts[index];
+    }
+
+    /** The end of the booking at an index (exclusive). */
+    public long end(int index) {
+        return bookingEnds[index];
+    }
+
+    /** How many persons come with the booking at an index. */
+    public int party(int index) {
+        return parties[index];
+    }
+
+    /** Whether the booking at an index takes time at {@code now}. */
+    public boolean isLive(int index, Instant now) {
+        return live[index] || bookings[index].isLive(now);
     }
 
     /** How many offers the bookings are of. */

@@ -45,12 +45,16 @@ public record Booking(
         }
     }
 
-    /** Whether it takes its place at {@code now}: a hold does until it expires, what ended does not. */
-    public boolean isLive(Instant now) {
+    /** Whether it takes its place whenever one asks. */
+    boolean isAlwaysLive() {
         return switch (status) {
             case REQUESTED, CONFIRMED, COMPLETED, NO_SHOW -> true;
-            case HELD -> expires != null && expires.isAfter(now);
-            case CANCELLED, DECLINED, LAPSED -> false;
+            case HELD, CANCELLED, DECLINED, LAPSED -> false;
         };
+    }
+
+    /** Whether it takes its place at {@code now}: a hold does until it expires, what ended does not. */
+    public boolean isLive(Instant now) {
+        return isAlwaysLive() || status == BookingStatus.HELD && expires != null && expires.isAfter(now);
     }
 }

@@ -67,7 +67,7 @@ final class Candidates {
                 }
             }
         }
-        long[] exact = Arrays.copyOf(starts, n);
+        long[] exact = n == starts.length ? starts : Arrays.copyOf(starts, n);
         Arrays.sort(exact);
         return exact;
     }

@@ -9,8 +9,6 @@ import gastfreund.core.time.Minutes;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Objects;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Answers queries: what can be booked, and why the rest cannot ({@code docs/openings.md}). Both answers are the same
@@ -22,26 +20,29 @@ public final class Openings {
     private final Situation situation;
     private final boolean explain;
     private final boolean withinHours;
-    private final Rule[] rules;
+
+    /** Whether all candidates of an option can be judged together: no session decides about them. */
+    private final boolean together;
+
+    private final Rules.Rule[] rules;
 
     /** For each option what is judged of it, whether it has the start that is looked at, and what stands against it there. */
     private final Attempt[] attempts;
 
     private final boolean[] here;
     private final Reasons[] reasons;
-    private final Answer.@Nullable Judged[] lastOpen;
 
     private Openings(Situation situation, boolean explain) {
         this.situation = situation;
         this.explain = explain;
         this.withinHours = !explain && !situation.offer.hasTimetable();
-        this.rules = Rules.of(situation, withinHours).toArray(Rule[]::new);
+        this.together = withinHours && !situation.offer.sharing().shared();
+        this.rules = Rules.of(situation, withinHours).toArray(Rules.Rule[]::new);
         this.reasons = situation.options.stream()
                 .map(o -> explain ? Reasons.all() : Reasons.first())
                 .toArray(Reasons[]::new);
         this.attempts = situation.options.stream().map(Attempt::new).toArray(Attempt[]::new);
         this.here = new boolean[attempts.length];
-        this.lastOpen = new Answer.Judged[attempts.length];
     }
 
     /**
@@ -99,11 +100,18 @@ public final class Openings {
     }
 
     private List<Answer.Entry> entries() {
-        long[][] starts = starts();
+        long[][] candidates = Candidates.of(situation).toArray(long[][]::new);
+        return together ? OpenEntries.of(situation, OpenStarts.of(situation, candidates)) : judgedEntries(candidates);
+    }
+
+    private List<Answer.Entry> judgedEntries(long[][] candidates) {
+        long[][] starts = withinHours(candidates);
         List<Answer.Entry> entries = new ArrayList<>();
         int[] next = new int[starts.length];
         int day = situation.firstDay;
-        for (long start = earliest(starts, next); start != Long.MAX_VALUE; start = earliest(starts, next)) {
+        for (long start = OpenEntries.earliest(starts, next);
+                start != Long.MAX_VALUE;
+                start = OpenEntries.earliest(starts, next)) {
             day = situation.days.dayOf(start, day);
             for (int i = 0; i < attempts.length; i++) {
                 here[i] = next[i] < starts[i].length && starts[i][next[i]] == start;
@@ -124,12 +132,15 @@ public final class Openings {
     }
 
     /** The candidate starts of each option; where only openings are asked for, without those outside its hours. */
-    private long[][] starts() {
-        long[][] starts = Candidates.of(situation).toArray(long[][]::new);
-        for (int i = 0; i < starts.length && withinHours; i++) {
+    private long[][] withinHours(long[][] candidates) {
+        if (!withinHours) {
+            return candidates;
+        }
+        long[][] starts = new long[candidates.length][];
+        for (int i = 0; i < starts.length; i++) {
             // A stretch lies inside each layer exactly where it lies inside what all of them have in common.
             Option option = situation.options.get(i);
-            starts[i] = option.everyLayer().fitting(starts[i], option.way().minutes());
+            starts[i] = option.everyLayer().fitting(candidates[i], option.way().minutes());
         }
         return starts;
     }
@@ -143,16 +154,6 @@ public final class Openings {
             }
         }
         return first;
-    }
-
-    private static long earliest(long[][] starts, int[] next) {
-        long earliest = Long.MAX_VALUE;
-        for (int i = 0; i < next.length; i++) {
-            if (next[i] < starts[i].length) {
-                earliest = Math.min(earliest, starts[i][next[i]]);
-            }
-        }
-        return earliest;
     }
 
     private void judge() {
@@ -181,45 +182,22 @@ public final class Openings {
         int n = 0;
         for (int i = 0; i < attempts.length; i++) {
             if (here[i] && attempts[i].end() == end && (explain || reasons[i].none())) {
-                judged[n++] = reasons[i].none() ? open(i) : judged(i, new Verdict.Against(reasons[i].list()));
+                judged[n++] = judged(i);
             }
         }
         return n == 0 ? List.of() : List.of(n == judged.length ? judged : Arrays.copyOf(judged, n));
     }
 
-    private Answer.Judged judged(int option, Verdict verdict) {
+    private Answer.Judged judged(int option) {
         Demand.Way way = attempts[option].option().way();
-        return new Answer.Judged(way.staff(), way.place(), verdict);
+        Reasons against = reasons[option];
+        return new Answer.Judged(
+                way.staff(),
+                way.place(),
+                against.none() ? open(attempts[option]) : new Verdict.Against(against.list()));
     }
 
-    /** An option is mostly open in the same way as it was before: as much left, at the same price. */
-    private Answer.Judged open(int option) {
-        Attempt attempt = attempts[option];
-        Answer.Judged last = lastOpen[option];
-        int left = situation.left(attempt);
-        boolean contested = contested(attempt);
-        if (last != null && situation.hasOnePrice()) {
-            Verdict.Open verdict = last.opening();
-            if (verdict.left() == left && verdict.contested() == contested) {
-                return last;
-            }
-            lastOpen[option] = judged(option, new Verdict.Open(left, verdict.price(), contested));
-        } else {
-            lastOpen[option] = judged(option, new Verdict.Open(left, situation.price(attempt), contested));
-        }
-        return Objects.requireNonNull(lastOpen[option]);
-    }
-
-    /** Whether only the offer's being contested keeps bookings from standing against the attempt. */
-    private boolean contested(Attempt attempt) {
-        if (!situation.offer.contested() || situation.offer.hasTimetable()) {
-            return false;
-        }
-        for (Option.Server server : attempt.option().serving()) {
-            if (server.timeline().taken(situation.takenFrom(attempt), situation.takenTo(attempt), attempt.joined())) {
-                return true;
-            }
-        }
-        return false;
+    private Verdict open(Attempt attempt) {
+        return new Verdict.Open(situation.left(attempt), situation.price(attempt), situation.contested(attempt));
     }
 }

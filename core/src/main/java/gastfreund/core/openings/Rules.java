@@ -15,6 +15,13 @@ import java.util.OptionalInt;
 /** The rules of a situation, in the order of the table in {@code docs/openings.md}, "Verdict". */
 final class Rules {
 
+    /** One thing that can stand against an attempt; rules are asked in the order of the definition's table. */
+    interface Rule {
+
+        /** Adds to {@code reasons} what stands against the attempt, nothing where nothing does. */
+        void check(Attempt attempt, Reasons reasons);
+    }
+
     private static final long DAY = 1440;
 
     private final Situation situation;

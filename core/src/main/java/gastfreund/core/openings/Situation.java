@@ -169,9 +169,26 @@ final class Situation {
         return left;
     }
 
-    /** Whether what an option costs is the same at all starts. */
-    boolean hasOnePrice() {
-        return offer.priceRules().isEmpty();
+    /** Whether only the offer's being contested keeps bookings from standing against the attempt. */
+    boolean contested(Attempt attempt) {
+        if (!offer.contested() || offer.hasTimetable()) {
+            return false;
+        }
+        for (Option.Server server : attempt.option().serving()) {
+            if (server.timeline().taken(takenFrom(attempt), takenTo(attempt), attempt.joined())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether an option that is open is so in the same way at all starts: at one price, with as much left. */
+    boolean isOpenAlike() {
+        boolean counted = offer.serving().of().isEmpty() && !offer.uses().isEmpty();
+        return offer.priceRules().isEmpty()
+                && !offer.contested()
+                && !offer.sharing().shared()
+                && !counted;
     }
 
     /** What the attempt would cost. */

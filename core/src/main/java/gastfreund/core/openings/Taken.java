@@ -18,6 +18,7 @@ import gastfreund.core.time.Days;
 import gastfreund.core.time.Interval;
 import gastfreund.core.time.Minutes;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -41,7 +42,7 @@ final class Taken {
     private final Person[] people;
     private final Map<StaffId, Person> peopleById = new HashMap<>();
     private final List<Session> shared = new ArrayList<>();
-    private final List<Booking> alone = new ArrayList<>();
+    private int[] touching = {};
     private final Map<Session.Key, Session> joinable = new HashMap<>();
     private final Map<ResourceId, Levels.Builder> ofResource = new HashMap<>();
     private final Levels.Builder implied = new Levels.Builder();
@@ -114,19 +115,15 @@ final class Taken {
         long longest = longestSession(house);
         Relevance relevance = Relevance.of(house, demand);
         relevance.staff().forEach(this::addPerson);
-        Query query = demand.query();
         List<Booking> together = new ArrayList<>();
         long earliest = reach.start() - mostReset - longest;
-        for (int index :
-                booked.bookingsTouching(reach, mostPrep, mostReset + longest, relevance.offers(), relevance.staff())) {
-            Booking booking = booked.booking(index);
-            boolean counts = booking.isLive(query.now())
-                    && (query.without().isEmpty() || !query.without().contains(booking.id()));
-            if (counts) {
+        touching = booked.bookingsTouching(reach, mostPrep, mostReset + longest, relevance.offers(), relevance.staff());
+        for (int index : touching) {
+            if (counts(index)) {
                 // Where a booking is longer than the session that it is part of, the session decides; so it must be
                 // known.
-                earliest = Math.min(earliest, booking.start());
-                add(index, booking, together);
+                earliest = Math.min(earliest, booked.start(index));
+                add(index, together);
             }
         }
         Interval starts = Interval.between(earliest, reach.end() + mostPrep);
@@ -145,6 +142,13 @@ final class Taken {
                 person.fixed.add(start, end, busy);
             }
         }
+    }
+
+    private boolean counts(int index) {
+        Query query = demand.query();
+        return booked.isLive(index, query.now())
+                && (query.without().isEmpty()
+                        || !query.without().contains(booked.booking(index).id()));
     }
 
     private void addPerson(StaffId id) {
@@ -170,10 +174,10 @@ final class Taken {
         return Sessions.alone(house.offer(booking.offer()).orElseThrow(), booking);
     }
 
-    private @Nullable Kind kindOf(int index, Booking booking) {
+    private @Nullable Kind kindOf(int index) {
         int number = booked.offerNumber(index);
         if (kinds[number] == null) {
-            Offer offer = house.offer(booking.offer()).orElse(null);
+            Offer offer = house.offer(booked.booking(index).offer()).orElse(null);
             if (offer == null) {
                 return null;
             }
@@ -193,38 +197,38 @@ final class Taken {
         return new Kind(offer, asked, needs, levels);
     }
 
-    private void add(int index, Booking booking, List<Booking> together) {
-        Kind kind = kindOf(index, booking);
+    private void add(int index, List<Booking> together) {
+        Kind kind = kindOf(index);
         if (kind == null) {
             return;
         }
+        Booking booking = booked.booking(index);
         if (kind.offer.sharing().shared()) {
             together.add(booking);
             return;
         }
-        alone.add(booking);
-        long end = booking.start() + booking.minutes().count();
-        int day = -2;
+        long start = booked.start(index);
+        long end = booked.end(index);
+        int day = dayOf(start);
         for (int number : booked.staffNumbers(index)) {
             Person person = people[number];
             if (person != null) {
-                person.all.add(booking.start() - kind.prep, end + kind.reset, booking);
+                person.all.add(start - kind.prep, end + kind.reset, booking);
                 if (person.sessionsByDay != null) {
-                    day = day == -2 ? dayOf(booking.start()) : day;
                     count(person.sessionsByDay, day);
                 }
             }
         }
         for (int i = 0; i < kind.needs.length; i++) {
             Levels.Builder levels = kind.levels[i];
-            boolean implied = kind.needs[i].resource() == null;
-            if (levels != null && (!implied || isAt(kind.offer.placeOr(booking.place()), demand))) {
-                int units = kind.needs[i].of(booking.party(), false);
-                levels.take(booking.start() - kind.prep, end + kind.reset, units);
+            boolean takes = levels != null
+                    && (kind.needs[i].resource() != null || isAt(kind.offer.placeOr(booking.place()), demand));
+            if (takes) {
+                levels.take(start - kind.prep, end + kind.reset, kind.needs[i].of(booked.party(index), false));
             }
         }
         if (kind.asked) {
-            countOfOffer(dayOf(booking.start()), booking.minutes().count());
+            countOfOffer(day, end - start);
         }
     }
 
@@ -306,7 +310,14 @@ final class Taken {
 
     /** The sessions that take units of a resource (null: the implied one) during {@code [start, end)}, by start. */
     List<Commitment> takingUnits(@Nullable ResourceId resource, long start, long end) {
-        return Stream.concat(alone.stream().map(this::sessionOf), shared.stream())
+        Stream<Session> alone = Arrays.stream(touching)
+                .filter(this::counts)
+                .mapToObj(booked::booking)
+                .filter(b -> house.offer(b.offer())
+                        .filter(o -> !o.sharing().shared())
+                        .isPresent())
+                .map(this::sessionOf);
+        return Stream.concat(alone, shared.stream())
                 .filter(s -> s.taken().start() < end && s.taken().end() > start)
                 .filter(s -> Needs.of(house.offer(s.offer()).orElseThrow()).stream()
                         .anyMatch(n -> Objects.equals(n.resource(), resource) && n.of(s) > 0))

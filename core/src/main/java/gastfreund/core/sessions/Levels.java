@@ -1,5 +1,6 @@
 package gastfreund.core.sessions;
 
+import gastfreund.core.time.Ascending;
 import java.util.Arrays;
 
 /**
@@ -33,6 +34,19 @@ public final class Levels {
         int first = Math.max(from, 0);
         int log = 31 - Integer.numberOfLeadingZeros(to - first + 1);
         return Math.max(maxima[log][first], maxima[log][to - (1 << log) + 1]);
+    }
+
+    /** Lets those starts go at which at some moment of {@code [start - before, start + after)} more than {@code most} are taken. */
+    public void keepAtMost(int most, Ascending from, long before, long after) {
+        if (none && most >= 0) {
+            return;
+        }
+        from.begin();
+        for (int i = 0; i < from.size(); i++) {
+            long start = from.get(i);
+            from.keep(i, most(start - before, start + after) <= most);
+        }
+        from.end();
     }
 
     /** Gathers what takes units. */

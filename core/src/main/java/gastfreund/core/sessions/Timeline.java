@@ -1,5 +1,6 @@
 package gastfreund.core.sessions;
 
+import gastfreund.core.time.Ascending;
 import gastfreund.core.time.Interval;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -17,6 +18,7 @@ public final class Timeline {
 
     private final Object[] what;
     private final Function<Object, Commitment> commitment;
+    private final long[] starts;
     private final long[] ends;
     private final Walk walk;
     private final long[] latestEnd;
@@ -24,6 +26,7 @@ public final class Timeline {
     private final long[] secondEnd;
 
     private Timeline(long[] starts, long[] ends, Object[] what, Function<Object, Commitment> commitment) {
+        this.starts = starts;
         this.ends = ends;
         this.what = what;
         this.commitment = commitment;
@@ -118,6 +121,27 @@ public final class Timeline {
             return false;
         }
         return (isOf(latest[last], except) ? secondEnd[last] : latestEnd[last]) > start;
+    }
+
+    /**
+     * Lets those starts go from which a commitment overlaps {@code [start - before, start + after)}.
+     *
+     * @param after at least {@code 1 - before}
+     */
+    public void keepFree(Ascending from, long before, long after) {
+        if (ends.length == 0) {
+            return;
+        }
+        from.begin();
+        int last = -1;
+        for (int i = 0; i < from.size(); i++) {
+            long start = from.get(i);
+            while (last + 1 < starts.length && starts[last + 1] < start + after) {
+                last++;
+            }
+            from.keep(i, last < 0 || latestEnd[last] <= start - before);
+        }
+        from.end();
     }
 
     /** The commitments, other than {@code except}, that overlap {@code [start, end)}, earliest first. */

@@ -173,16 +173,35 @@ public final class IntervalSet {
     public long[] fitting(long[] starts, Minutes length) {
         long[] fitting = new long[starts.length];
         int n = 0;
-        int at = 0;
-        for (long start : starts) {
-            while (at < bounds.length && bounds[at + 1] <= start) {
-                at += 2;
-            }
-            if (at < bounds.length && bounds[at] <= start && start + length.count() <= bounds[at + 1]) {
-                fitting[n++] = start;
+        int next = 0;
+        for (int at = 0; at < bounds.length && next < starts.length; at += 2) {
+            next = firstAtOrAfter(starts, next, bounds[at]);
+            long last = bounds[at + 1] - length.count();
+            while (next < starts.length && starts[next] <= last) {
+                fitting[n++] = starts[next++];
             }
         }
         return Arrays.copyOf(fitting, n);
+    }
+
+    /** The first index from {@code from} on of a moment at or after another: near ones are found first. */
+    private static int firstAtOrAfter(long[] ascending, int from, long moment) {
+        int low = from;
+        int step = 1;
+        while (low + step < ascending.length && ascending[low + step] < moment) {
+            low += step;
+            step *= 2;
+        }
+        int high = Math.min(ascending.length, low + step);
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (ascending[middle] < moment) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        return low;
     }
 
     @Override

@@ -72,4 +72,30 @@ class ScheduleTest {
         assertThat(open(but, Audience.GUEST)).containsExactly(Interval.between(WEEK.start(1), WEEK.start(7)));
         assertThat(but.isAlways()).isFalse();
     }
+
+    /** What is kept is the same in whatever order it was asked for, and for whom. */
+    @Test
+    void keptOpenTimesAreThoseThatTheWindowsMake() {
+        Schedule schedule = Schedule.of(
+                List.of(
+                        daily(1320, 120),
+                        new WeeklyWindow(
+                                Set.of(DayOfWeek.MONDAY), new Window(540, 600, Set.of(new OfferId("call")), false)),
+                        new WeeklyWindow(Set.of(DayOfWeek.SUNDAY), new Window(660, 720, Set.of(), true))),
+                List.of(new HoursException(MONDAY.plusDays(1), MONDAY.plusDays(1), List.of())));
+        for (int from : new int[] {0, 300, -40, 5000, 1, -900}) {
+            for (int count : new int[] {1, 7, 100, 1000}) {
+                for (OfferId offer : List.of(LESSON, new OfferId("call"))) {
+                    for (Audience audience : Audience.values()) {
+                        LocalDate first = MONDAY.plusDays(from);
+                        Days days = Days.between(WEEK.zone(), first, first.plusDays(count - 1L));
+                        Days wider = Days.between(WEEK.zone(), first.minusDays(2), first.plusDays(count));
+                        assertThat(schedule.openTimeWithin(days, offer, audience))
+                                .isEqualTo(schedule.openTime(wider, offer, audience)
+                                        .within(days.span()));
+                    }
+                }
+            }
+        }
+    }
 }

@@ -4,16 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.StaffId;
+import gastfreund.core.time.Ascending;
 import gastfreund.core.time.Interval;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
+import net.jqwik.api.constraints.IntRange;
 
 /** Timelines and levels against a look at every entry and every minute. */
 class TimelineTest {
@@ -38,6 +42,36 @@ class TimelineTest {
                         .hasSize((int) overlapping);
             }
         }
+    }
+
+    @Property
+    void manyStartsAreKeptTogetherAsTheyAreOneByOne(
+            @ForAll("stretches") List<Interval> intervals,
+            @ForAll @IntRange(max = 9) int before,
+            @ForAll @IntRange(min = 1, max = 30) int after,
+            @ForAll @IntRange(max = 5) int most) {
+        long[] every = LongStream.range(-20, 120).toArray();
+        Timeline.Builder timeline = new Timeline.Builder(what -> (Commitment) what);
+        Levels.Builder builder = new Levels.Builder();
+        for (Interval interval : intervals) {
+            timeline.add(interval.start(), interval.end(), interval);
+            builder.take(interval.start(), interval.end(), 2);
+        }
+        Timeline taken = timeline.build();
+        Levels levels = builder.build();
+        Ascending free = Ascending.of(every);
+        taken.keepFree(free, before, after);
+        assertThat(free.toArray())
+                .isEqualTo(Arrays.stream(every)
+                        .filter(s -> !taken.taken(s - before, s + after, null))
+                        .toArray());
+        Ascending few = Ascending.of(every);
+        levels.keepAtMost(most, few, before, after);
+        few.dropBefore(7);
+        assertThat(few.toArray())
+                .isEqualTo(Arrays.stream(every)
+                        .filter(s -> s >= 7 && levels.most(s - before, s + after) <= most)
+                        .toArray());
     }
 
     @Property

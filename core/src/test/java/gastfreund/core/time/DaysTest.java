@@ -35,6 +35,24 @@ class DaysTest {
         }
         for (long t = days.span().start(); t < days.span().end(); t++) {
             assertThat(days.date(days.dayOf(t))).isEqualTo(zone.dateOf(t));
+            for (int near = -1; near <= days.count(); near++) {
+                assertThat(days.dayOf(t, near)).isEqualTo(days.dayOf(t));
+            }
+        }
+    }
+
+    /** What is kept of a zone grows, is replaced, and is passed over where somebody asks for very many dates. */
+    @Test
+    void datesAreTheSameInWhateverOrderTheyAreAskedFor() {
+        HouseZone zone = HouseZone.of("Pacific/Chatham");
+        for (String date : new String[] {"2027-04-03", "2026-11-01", "2030-02-01", "1999-12-31", "2027-04-03"}) {
+            LocalDate first = LocalDate.parse(date);
+            for (int count : new int[] {1, 40, 3000}) {
+                Days days = Days.between(zone, first, first.plusDays(count - 1L));
+                for (int day = 0; day <= count; day += Math.max(1, count / 50)) {
+                    assertThat(days.start(day)).isEqualTo(zone.startOf(first.plusDays(day)));
+                }
+            }
         }
     }
 

@@ -2,14 +2,17 @@ package gastfreund.core.time;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
+import java.util.stream.LongStream;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 
 class IntervalSetTest {
@@ -70,6 +73,23 @@ class IntervalSetTest {
             assertThat(IntervalSet.union(intervals).encloses(asked.start(), asked.end()))
                     .isEqualTo(all);
         }
+    }
+
+    @Property
+    void withinIsWhatBothHave(@ForAll("sets") List<Interval> intervals, @ForAll("intervals") Interval asked) {
+        IntervalSet set = IntervalSet.union(intervals);
+        assertThat(set.within(asked)).isEqualTo(set.intersect(IntervalSet.of(asked)));
+    }
+
+    @Property
+    void startsFitWhereAllOfTheirStretchIsInside(
+            @ForAll("sets") List<Interval> intervals, @ForAll @IntRange(min = 1, max = 12) int length) {
+        IntervalSet set = IntervalSet.union(intervals);
+        long[] every = LongStream.range(0, END + 12).toArray();
+        assertThat(set.fitting(every, Minutes.of(length)))
+                .isEqualTo(Arrays.stream(every)
+                        .filter(s -> set.encloses(s, s + length))
+                        .toArray());
     }
 
     private static BitSet bits(List<Interval> intervals) {
