@@ -13,6 +13,7 @@ const PAGES = {
   'neighbour with the panel': `${neighbour}/gift-ideas`,
 };
 const CATEGORIES = ['performance', 'accessibility', 'best-practices', 'seo'];
+const COLUMNS = [...CATEGORIES, 'kB'];
 
 const chrome = await launch({
   chromePath: '/usr/bin/chromium',
@@ -50,20 +51,23 @@ await browser.disconnect();
 
 const median = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];
 const found = Object.fromEntries(Object.keys(PAGES).map((name) => [name, []]));
+const bytes = Object.fromEntries(Object.keys(PAGES).map((name) => [name, []]));
 const failed = new Map();
 for (let run = 0; run < Number(runs); run += 1) {
   for (const [name, address] of Object.entries(PAGES)) {
     const { lhr } = await lighthouse(address, { port: chrome.port, onlyCategories: CATEGORIES, logLevel: 'error' });
     found[name].push(CATEGORIES.map((category) => Math.round(lhr.categories[category].score * 100)));
+    bytes[name].push(lhr.audits['total-byte-weight']?.numericValue ?? NaN);
     for (const audit of Object.values(lhr.audits)) {
       if (audit.score !== null && audit.score < 0.9 && audit.scoreDisplayMode !== 'informative') failed.set(`${name}: ${audit.id}`, audit.displayValue ?? '');
     }
   }
 }
 await chrome.kill();
-console.log(`\n${'page'.padEnd(30)}${CATEGORIES.map((c) => c.padStart(16)).join('')}   (medians of ${runs})`);
+console.log(`\n${'page'.padEnd(30)}${COLUMNS.map((c) => c.padStart(16)).join('')}   (medians of ${runs})`);
 for (const [name, scores] of Object.entries(found)) {
-  console.log(name.padEnd(30) + CATEGORIES.map((_, i) => String(median(scores.map((s) => s[i]))).padStart(16)).join(''));
+  const columns = [...CATEGORIES.map((_, i) => median(scores.map((s) => s[i]))), (median(bytes[name]) / 1000).toFixed(1)];
+  console.log(name.padEnd(30) + columns.map((column) => String(column).padStart(16)).join(''));
 }
 const performance = (name) => median(found[name].map((s) => s[0]));
 console.log(`\nwith the panel ${performance('neighbour without the panel') - performance('neighbour with the panel')} points below without it`);

@@ -2,15 +2,14 @@ package gastfreund.app.agenda;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import gastfreund.app.bookings.BookedStore;
 import gastfreund.app.bookings.BookingChanges;
 import gastfreund.app.catalogue.Catalogue;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.openings.AsOf;
+import gastfreund.app.openings.BookedNow;
 import gastfreund.app.openings.PartOfDay;
 import gastfreund.app.openings.Reaches;
 import gastfreund.app.openings.Slot;
-import gastfreund.app.storage.Reading;
 import gastfreund.core.bookings.Booked;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;
@@ -32,8 +31,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.function.Function;
-import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -88,17 +85,15 @@ public class Agenda {
     private record Counted(AsOf asOf, Sought sought, LocalDate first, int days) {}
 
     private final CatalogueService catalogues;
-    private final BookedStore booked;
+    private final BookedNow booked;
     private final BookingChanges changes;
-    private final Reading reading;
     private final Cache<Counted, List<Integer>> counts =
             Caffeine.newBuilder().maximumSize(KEPT).expireAfterWrite(LONGEST).build();
 
-    Agenda(CatalogueService catalogues, BookedStore booked, BookingChanges changes, Reading reading) {
+    Agenda(CatalogueService catalogues, BookedNow booked, BookingChanges changes) {
         this.catalogues = catalogues;
         this.booked = booked;
         this.changes = changes;
-        this.reading = reading;
     }
 
     /** The offers that have something on a date, in the house's order. */
@@ -111,7 +106,7 @@ public class Agenda {
         House house = catalogues.catalogue().house();
         List<List<Lane>> days = new ArrayList<>();
         first.datesUntil(last.plusDays(1)).forEach(date -> days.add(new ArrayList<>()));
-        for (Found found : found(sought, first, last, now, reading::of)) {
+        for (Found found : found(sought, first, last, now)) {
             found.open().forEach((date, entries) -> days.get((int) ChronoUnit.DAYS.between(first, date))
                     .add(new Lane(
                             found.offer(),
@@ -138,8 +133,7 @@ public class Agenda {
         Integer[] open = new Integer[days];
         Arrays.fill(open, 0);
         LocalDate last = first.plusDays(days - 1L);
-        // It is kept for others: they may not get what a page sees that was begun before.
-        for (Found found : found(sought, first, last, now, reading::ofNow)) {
+        for (Found found : found(sought, first, last, now)) {
             found.open()
                     .forEach((date, entries) -> open[(int) ChronoUnit.DAYS.between(first, date)] +=
                             entries.list().size());
@@ -155,7 +149,7 @@ public class Agenda {
                 offers(catalogue, sought).stream().filter(Offer::hasTimetable).toList();
         List<Query> asked =
                 offers.stream().map(o -> timetable(o, sought, first, last, now)).toList();
-        Booked taken = taken(house, asked, now, reading::of);
+        Booked taken = taken(house, asked, now);
         List<Session> sessions = new ArrayList<>();
         for (int i = 0; i < offers.size(); i++) {
             Offer offer = offers.get(i);
@@ -177,8 +171,7 @@ public class Agenda {
     /** The openings of an offer on those dates that have some. */
     private record Found(Offer offer, Map<LocalDate, Entries> open) {}
 
-    private List<Found> found(
-            Sought sought, LocalDate first, LocalDate last, Instant now, Function<Supplier<Booked>, Booked> read) {
+    private List<Found> found(Sought sought, LocalDate first, LocalDate last, Instant now) {
         Catalogue catalogue = catalogues.catalogue();
         House house = catalogue.house();
         List<Offer> offers = offers(catalogue, sought);
@@ -188,8 +181,7 @@ public class Agenda {
                         .flatMap(o -> lengths(o).stream()
                                 .flatMap(l -> queries(house, o, l, sought, first, last, now).stream()))
                         .toList(),
-                now,
-                read);
+                now);
         // Nothing is read from here on, and many dates of many offers are work for more than one processor.
         Stream<Offer> each = first.plusDays(FEW_DATES).isBefore(last) ? offers.parallelStream() : offers.stream();
         return each.map(offer -> new Found(offer, open(house, taken, offer, sought, first, last, now)))
@@ -272,8 +264,8 @@ public class Agenda {
                 .toList();
     }
 
-    private Booked taken(House house, List<Query> asked, Instant now, Function<Supplier<Booked>, Booked> read) {
-        return read.apply(() -> booked.touching(Reaches.together(house, asked), now));
+    private Booked taken(House house, List<Query> asked, Instant now) {
+        return booked.touching(Reaches.together(house, asked), now);
     }
 
     private static boolean isThen(Answer.Entry entry, Sought sought, House house) {

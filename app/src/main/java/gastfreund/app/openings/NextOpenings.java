@@ -1,9 +1,7 @@
 package gastfreund.app.openings;
 
-import gastfreund.app.bookings.BookedStore;
 import gastfreund.app.bookings.BookingChanges;
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.storage.Reading;
 import gastfreund.core.bookings.Booked;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.House;
@@ -37,18 +35,15 @@ public class NextOpenings {
     private record Kept(AsOf asOf, Map<OfferId, Answer.Entry> found) {}
 
     private final CatalogueService catalogues;
-    private final BookedStore booked;
+    private final BookedNow booked;
     private final BookingChanges changes;
-    private final Reading reading;
     private final Clock clock;
     private volatile @Nullable Kept kept;
 
-    NextOpenings(
-            CatalogueService catalogues, BookedStore booked, BookingChanges changes, Reading reading, Clock clock) {
+    NextOpenings(CatalogueService catalogues, BookedNow booked, BookingChanges changes, Clock clock) {
         this.catalogues = catalogues;
         this.booked = booked;
         this.changes = changes;
-        this.reading = reading;
         this.clock = clock;
     }
 
@@ -63,7 +58,7 @@ public class NextOpenings {
         AsOf asOf = AsOf.of(house, changes, now);
         Kept current = kept;
         if (current == null || !current.asOf().equals(asOf)) {
-            current = new Kept(asOf, reading.ofNow(() -> find(house, now)));
+            current = new Kept(asOf, find(house, now));
             kept = current;
         }
         return current.found();

@@ -28,10 +28,12 @@ public class OpeningsService {
     private static final int FARTHEST = 8 * STRIDE;
 
     private final CatalogueService catalogues;
+    private final BookedNow booked;
     private final BookedStore store;
     private final Reading reading;
 
-    OpeningsService(CatalogueService catalogues, BookedStore store, Reading reading) {
+    OpeningsService(CatalogueService catalogues, BookedNow booked, BookedStore store, Reading reading) {
+        this.booked = booked;
         this.catalogues = catalogues;
         this.store = store;
         this.reading = reading;
@@ -86,7 +88,7 @@ public class OpeningsService {
     }
 
     private Booked booked(House house, Query query) {
-        return reading.of(() -> store.touching(Openings.reach(house, query), query.now()));
+        return booked.touching(Openings.reach(house, query), query.now());
     }
 
     /** The next opening from the query's first date on, whatever its last; empty where none is within reach. */

@@ -41,6 +41,11 @@ public class Reading {
                 : fresh.execute(status -> asked.get());
     }
 
+    /** Whether a transaction that writes goes on: what it has written only it sees. */
+    public boolean isWriting() {
+        return TransactionSynchronizationManager.hasResource(writer);
+    }
+
     TransactionStatus begin() {
         return readers.getTransaction(TransactionDefinition.withDefaults());
     }

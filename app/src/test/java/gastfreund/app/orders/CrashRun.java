@@ -55,12 +55,14 @@ public final class CrashRun {
     }
 
     private final RunningApplication application;
+    private final Books books;
     private final AtomicInteger ordered = new AtomicInteger();
     private String voucher;
     private String pass;
 
     private CrashRun(RunningApplication application) {
         this.application = application;
+        this.books = new Books(application);
     }
 
     /** @param arguments how many orders, and how many kills */
@@ -126,9 +128,9 @@ public final class CrashRun {
         assertThat(ordered.get()).as("guests who ordered").isGreaterThan(orders / 2);
         await().atMost(Duration.ofMinutes(2))
                 .pollInterval(Duration.ofMillis(500))
-                .untilAsserted(this::settled);
+                .untilAsserted(books::settled);
         checkPrepaid();
-        checkDocuments();
+        books.checkDocuments();
         checkSeats();
         int weeks = 2;
         for (int i = 0; i < weeks; i++) {
@@ -138,7 +140,7 @@ public final class CrashRun {
         await().atMost(Duration.ofMinutes(1))
                 .pollInterval(Duration.ofMillis(500))
                 .untilAsserted(this::timed);
-        checkMail();
+        books.checkMail();
         checkTexts();
         return orders + " guests, " + ordered.get() + " orders, " + kills + " kills, "
                 + application.one("SELECT count(*) FROM orders WHERE status = 'placed' AND basket IS NOT NULL")
@@ -244,54 +246,6 @@ public final class CrashRun {
                 .until(call::go, answer -> answer.statusCode() < 500);
     }
 
-    private void settled() throws IOException, SQLException {
-        String told = application
-                .send(HttpRequest.newBuilder(URI.create(application.standins().address() + "/gateway/payments"))
-                        .header("Authorization", "Bearer practice-key"))
-                .body();
-        for (JsonNode payment : HouseFile.parse(told)) {
-            long captured = payment.get("captured").longValue();
-            long refunded = payment.get("refunded").longValue();
-            if (captured > 0) {
-                String id = payment.get("id").stringValue();
-                assertThat(application.one(
-                                "SELECT captured || ' ' || refunded FROM payments WHERE reference = '" + id + "'"))
-                        .as("payment %s", id)
-                        .isEqualTo(captured + " " + refunded);
-            }
-        }
-        assertThat(application.one("SELECT count(*) FROM outbox WHERE sent_at IS NULL"))
-                .isEqualTo("0");
-        assertThat(application.one("SELECT count(*) FROM payment_steps WHERE done_at IS NULL"))
-                .isEqualTo("0");
-        assertThat(application.one("SELECT count(*) FROM order_lines l JOIN bookings b ON b.id = l.booking "
-                        + "WHERE l.paid > 0 AND b.status NOT IN ('confirmed', 'completed', 'held') "
-                        + "AND (b.status <> 'cancelled' OR b.start_at > " + application.now() + " + 3 * 86400)"))
-                .as("money with bookings that do not stand")
-                .isEqualTo("0");
-        // Whatever an order's payments have is its lines' and its goods' to the cent; held ones wait with their
-        // vouchers'.
-        assertThat(
-                        application.one(
-                                """
-                        SELECT group_concat(o.number) FROM orders o WHERE
-                            (SELECT coalesce(sum(captured - refunded), 0) FROM payments WHERE order_id = o.id) <>
-                            (SELECT coalesce(sum(paid), 0) FROM order_lines WHERE order_id = o.id)
-                            + (SELECT coalesce(sum(price), 0) FROM goods WHERE order_id = o.id AND prepaid IS NOT NULL)
-                        """))
-                .as("orders whose money is somewhere else")
-                .isNull();
-        assertThat(
-                        application.one(
-                                """
-                        SELECT count(*) FROM order_lines l JOIN bookings b ON b.id = l.booking AND b.status = 'held'
-                        WHERE l.paid <> (SELECT coalesce(sum(captured - refunded), 0) FROM payments p
-                                         WHERE p.order_id = l.order_id AND p.gateway = 'voucher')
-                        """))
-                .as("captured money of bookings that only wait")
-                .isEqualTo("0");
-    }
-
     /** Of every booking that stands it is noted what became of each letter before and after it, and what was to go has gone. */
     private void timed() throws SQLException {
         String standing =
@@ -342,25 +296,6 @@ public final class CrashRun {
                 .isEqualTo(application.one("SELECT count(*) FROM prepaid"));
     }
 
-    /** Receipts less credit notes are what the house gets, and their numbers have no gap. */
-    private void checkDocuments() throws SQLException {
-        assertThat(
-                        application.one(
-                                """
-                        SELECT group_concat(o.number) FROM orders o WHERE o.basket IS NOT NULL AND
-                            (SELECT coalesce(sum(iif(kind = 'receipt', 1, -1) * json_extract(content, '$.total')), 0)
-                             FROM documents WHERE order_id = o.id) <>
-                            (SELECT coalesce(sum(iif(b.status IN ('confirmed', 'completed'), l.total - l.waived, l.paid)), 0)
-                             FROM order_lines l JOIN bookings b ON b.id = l.booking AND b.status <> 'held'
-                             WHERE l.order_id = o.id)
-                            + (SELECT coalesce(sum(price), 0) FROM goods WHERE order_id = o.id AND prepaid IS NOT NULL)
-                        """))
-                .as("orders whose documents say something else")
-                .isNull();
-        assertThat(application.one("SELECT max(number) - min(number) + 1 - count(*) FROM documents"))
-                .isEqualTo("0");
-    }
-
     /** At no start are more wheels taken than there are. */
     private void checkSeats() throws SQLException {
         assertThat(
@@ -376,20 +311,6 @@ public final class CrashRun {
                 .satisfies(most -> assertThat(Integer.parseInt(most)).isBetween(1, WHEELS));
     }
 
-    private void checkMail() throws SQLException {
-        checkMail(
-                "confirmation",
-                "FROM order_lines l JOIN bookings b ON b.id = l.booking AND b.status IN ('confirmed', 'completed', 'cancelled')");
-        checkMail("cancelled", "FROM order_lines l JOIN bookings b ON b.id = l.booking AND b.status = 'cancelled'");
-        checkMail("issued", "FROM goods l WHERE l.prepaid IS NOT NULL");
-        String wrote = application.one("SELECT group_concat(recipient) FROM outbox WHERE recipient LIKE 'guest%'");
-        Matcher came = Pattern.compile("guest\\d+@post\\.example")
-                .matcher(application.standins().page("/mail"));
-        assertThat(came.results().map(m -> m.group()).toList())
-                .as("mail that came")
-                .containsExactlyInAnyOrder(wrote.split(","));
-    }
-
     /** Each text message that was put has arrived, and none twice. */
     private void checkTexts() throws SQLException {
         String put = application.one("SELECT count(*) FROM outbox WHERE recipient LIKE '+%'");
@@ -401,16 +322,5 @@ public final class CrashRun {
         assertThat(application.standins().page("/texts").split("class=\"text\"", -1))
                 .as("text messages that arrived")
                 .hasSize(Integer.parseInt(put) + 1);
-    }
-
-    /** Of one kind, every order for which there is a reason has one mail, and it came once. */
-    private void checkMail(String kind, String reasons) throws SQLException {
-        assertThat(application.one("SELECT count(*) FROM (SELECT DISTINCT l.order_id AS id " + reasons
-                        + ") o JOIN orders r "
-                        + "ON r.id = o.id AND r.basket IS NOT NULL WHERE 1 <> "
-                        + "(SELECT count(*) FROM outbox m WHERE m.order_id = o.id AND m.recipient NOT LIKE '+%' AND m.kind = '"
-                        + kind + "')"))
-                .as("orders without one mail of the kind %s", kind)
-                .isEqualTo("0");
     }
 }
