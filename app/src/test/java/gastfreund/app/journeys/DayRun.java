@@ -41,7 +41,6 @@ import java.util.regex.Pattern;
 public final class DayRun {
 
     private static final Pattern START = Pattern.compile("name=\"start\" value=\"(\\d+)\"");
-    private static final Pattern TO = Pattern.compile("/move/to\\?start=(\\d+)");
     private static final Pattern TOTAL = Pattern.compile("name=\"total\" value=\"(\\d+)\"");
     private static final Pattern FEED = Pattern.compile("/calendars/[A-Za-z0-9_-]{22}\\.ics");
     private static final Pattern CALENDAR = Pattern.compile("/bookings/[\\w-]+/[\\w/-]*\\.ics");
@@ -127,10 +126,13 @@ public final class DayRun {
         try (RunningApplication application = new RunningApplication(
                 List.of("-Xmx512m", "-Dgastfreund.busy.private-addresses=true"),
                 MovableClock.AHEAD.plusDays(3),
-                new LargeHouse(OFFERS, PEOPLE, 10_000).folder())) {
+                new LargeHouse(OFFERS, PEOPLE, 10_000, 3).folder())) {
             new DayRun(application).run(Duration.ofMinutes(minutes), looking, booking);
+            System.exit(0);
+        } catch (Exception | AssertionError e) {
+            e.printStackTrace();
+            System.exit(1);
         }
-        System.exit(0);
     }
 
     private void run(Duration length, int looking, int booking) throws Exception {
@@ -335,7 +337,7 @@ public final class DayRun {
                     .split(" ");
             String move = "/desk/orders/" + row[0] + "/bookings/" + row[1] + "/move";
             Matcher to =
-                    TO.matcher(answered(Kind.TIMES, () -> host[0].get(move)).body());
+                    START.matcher(answered(Kind.TIMES, () -> host[0].get(move)).body());
             if (to.find()) {
                 String start = to.group(1);
                 Matcher total = TOTAL.matcher(answered(Kind.TIMES, () -> host[0].get(move + "/to?start=" + start))
@@ -408,6 +410,16 @@ public final class DayRun {
     }
 
     private void count(int booking) throws Exception {
+        System.out.printf(
+                Locale.ROOT,
+                "%d of %d booked and paid, %d bookings moved; down for %.1f s%n",
+                booked.get(),
+                booking,
+                moved.get(),
+                (upAgain - killed) / (double) SECOND);
+        took.forEach(this::tell);
+        System.out.printf(
+                "over a second for guests outside the kill: %d; what else went wrong: %s%n", gone.get(), faults);
         Books books = new Books(application);
         await().atMost(Duration.ofMinutes(2))
                 .pollInterval(Duration.ofSeconds(1))
@@ -425,16 +437,7 @@ public final class DayRun {
                         """))
                 .as("people who are booked twice at a time")
                 .isEqualTo("0");
-        System.out.printf(
-                Locale.ROOT,
-                "%d of %d booked and paid, %d bookings moved; down for %.1f s; no place twice, ledgers and documents equal, every letter once%n",
-                booked.get(),
-                booking,
-                moved.get(),
-                (upAgain - killed) / (double) SECOND);
-        took.forEach(this::tell);
-        System.out.printf(
-                "over a second for guests outside the kill: %d; what else went wrong: %s%n", gone.get(), faults);
+        System.out.println("no place twice, ledgers and documents equal, every letter once");
     }
 
     private void tell(Kind kind, Queue<Took> all) {
