@@ -3,6 +3,7 @@ package gastfreund.app.journeys;
 import gastfreund.app.HostBrowser;
 import gastfreund.app.MovableClock;
 import gastfreund.app.RunningApplication;
+import gastfreund.app.orders.LoadRun;
 import gastfreund.core.bookings.Booked;
 import gastfreund.core.hours.OfferId;
 import gastfreund.core.offers.Offer;
@@ -12,6 +13,7 @@ import gastfreund.housefile.HouseFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -45,6 +47,7 @@ public final class PagesRun {
     public static void main(String[] arguments) throws Exception {
         Path demo = Path.of(Files.exists(Path.of("demo")) ? "demo" : "../demo");
         measure("the demo", demo, "private-lesson", "mira");
+        order(demo);
         measure("60 offers, 20 people, 10,000 bookings", new LargeHouse(60, 20, 10_000).folder(), "o7", "p3");
         measure("100,000 in that year", new LargeHouse(60, 20, 100_000, 14).folder(), "o7", "p3");
         measure("100,000 in seven years", new LargeHouse(60, 20, 100_000, 2).folder(), "o7", "p3");
@@ -109,6 +112,33 @@ public final class PagesRun {
                     medians.get("editor") / query,
                     query / 1e6);
         }
+    }
+
+    /** The processor's time for an order from the offer's page to the paid booking, beside that for the sign-in page. */
+    private static void order(Path demo) throws Exception {
+        try (RunningApplication application = new RunningApplication(List.of("-Xmx512m"), MovableClock.AHEAD, demo)) {
+            int[] number = {0};
+            Callable<Object> order = () -> LoadRun.order(application, number[0]++);
+            Callable<Object> page = () -> got(application, "/desk/sign-in");
+            processor(application, order, WARM);
+            processor(application, page, 2 * WARM);
+            double ofOrder = processor(application, order, WARM);
+            double ofPage = processor(application, page, 2 * WARM);
+            System.out.printf(
+                    Locale.ROOT,
+                    "an order takes %.0f ms of processor, %.1f times the %.2f ms of the sign-in page%n",
+                    ofOrder,
+                    ofOrder / ofPage,
+                    ofPage);
+        }
+    }
+
+    private static double processor(RunningApplication application, Callable<Object> what, int times) throws Exception {
+        Duration before = application.cpu();
+        for (int i = 0; i < times; i++) {
+            what.call();
+        }
+        return application.cpu().minus(before).toMillis() / (double) times;
     }
 
     /** One query of 28 days of an offer, asked of the core without a store or a page. */

@@ -94,6 +94,11 @@ public final class LoadRun {
 
     /** One guest from the first page to the last; null where nothing was free any more. */
     private Long order(int number) throws IOException {
+        return order(application, number);
+    }
+
+    /** The same at an application; so long it took in nanoseconds, null where nothing was free any more. */
+    public static Long order(RunningApplication application, int number) throws IOException {
         long begun = System.nanoTime();
         LocalDate day = application.today().plusDays(2 + number % 38);
         String page = application

@@ -1,0 +1,94 @@
+package gastfreund.app.journeys;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * From the command to the first page, turn by turn: ours, on a house that is there already, and a page application with nothing
+ * in it, both taken apart and with an archive of their classes.
+ */
+public final class StartRun {
+
+    private static final int STARTS = 7;
+    private static final HttpClient HTTP = HttpClient.newHttpClient();
+
+    private StartRun() {}
+
+    /** @param arguments the jar of the empty one, ours, and the folder of a house */
+    public static void main(String[] arguments) throws Exception {
+        long[] empty = new long[STARTS];
+        long[] ours = new long[STARTS];
+        for (int i = 0; i < STARTS; i++) {
+            empty[i] = start(Path.of(arguments[0]), List.of());
+            ours[i] = start(
+                    Path.of(arguments[1]), List.of("-Dspring.aot.enabled=true", "-Dgastfreund.home=" + arguments[2]));
+        }
+        System.out.printf(
+                Locale.ROOT,
+                "empty %.2f s, ours %.2f s: %.2f times (medians of %d)%n",
+                median(empty),
+                median(ours),
+                median(ours) / median(empty),
+                STARTS);
+    }
+
+    private static double median(long[] times) {
+        Arrays.sort(times);
+        return times[times.length / 2] / 1e9;
+    }
+
+    private static long start(Path jar, List<String> options) throws IOException, InterruptedException {
+        int port = free();
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:SharedArchiveFile=" + jar.resolveSibling("classes.jsa"),
+                "-Xlog:disable",
+                "-Xmx512m",
+                "-Dserver.port=" + port));
+        command.addAll(options);
+        command.addAll(List.of("-jar", jar.toString()));
+        Path log = Files.createTempFile("gastfreund-start", ".log");
+        long begun = System.nanoTime();
+        Process process = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(log.toFile())
+                .start();
+        try {
+            while (!answers(port)) {
+                if (!process.isAlive()) {
+                    throw new IllegalStateException(Files.readString(log));
+                }
+            }
+            return System.nanoTime() - begun;
+        } finally {
+            process.destroyForcibly().waitFor();
+        }
+    }
+
+    private static boolean answers(int port) throws InterruptedException {
+        try {
+            HttpRequest request = HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/"))
+                    .header("Accept", "text/html")
+                    .build();
+            return HTTP.send(request, HttpResponse.BodyHandlers.ofString()).statusCode() == 200;
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    private static int free() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+}
