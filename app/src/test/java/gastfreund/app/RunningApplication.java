@@ -73,6 +73,10 @@ public final class RunningApplication implements AutoCloseable {
         return process.info().totalCpuDuration().orElse(Duration.ZERO);
     }
 
+    public long pid() {
+        return process.pid();
+    }
+
     /** What it has logged since it was last started. */
     public String log() throws IOException {
         return Files.readString(home.resolve("log"));
