@@ -21,8 +21,7 @@ class HouseHealth extends AbstractHealthIndicator {
     @Override
     protected void doHealthCheck(Health.Builder builder) {
         Map<String, Condition> conditions = running.conditions();
-        boolean stuck = conditions.values().stream().anyMatch(c -> c.state() == Condition.State.STUCK);
-        builder.status(stuck ? Status.DOWN : Status.UP);
+        builder.status(Running.worst(conditions) == Condition.State.STUCK ? Status.DOWN : Status.UP);
         conditions.forEach((code, condition) -> builder.withDetail(code, condition));
     }
 }

@@ -42,6 +42,15 @@ public class Running {
         return parts;
     }
 
+    /** How the worst of them goes: what the house does not have, and what is good, are good. */
+    static Condition.State worst(Map<String, Condition> conditions) {
+        return conditions.values().stream()
+                .map(Condition::state)
+                .filter(state -> state != Condition.State.OFF)
+                .max(Comparator.naturalOrder())
+                .orElse(Condition.State.GOOD);
+    }
+
     /** How each goes, by its code. */
     public Map<String, Condition> conditions() {
         Map<String, Condition> conditions = new LinkedHashMap<>();

@@ -70,7 +70,7 @@ class RunningController {
     String page(Model model) {
         Formats f = Formats.of(model);
         Map<String, Condition> conditions = running.conditions();
-        Condition.State worst = worst(conditions);
+        Condition.State worst = Running.worst(conditions);
         model.addAttribute(
                 "page",
                 new RunningPage(
@@ -84,12 +84,6 @@ class RunningController {
                                 .map(x -> new Fault(x.request(), f.moment(x.at()), x.where(), x.what()))
                                 .toList()));
         return "running/running";
-    }
-
-    private static Condition.State worst(Map<String, Condition> conditions) {
-        boolean stuck = conditions.values().stream().anyMatch(c -> c.state() == Condition.State.STUCK);
-        boolean late = conditions.values().stream().anyMatch(c -> c.state() == Condition.State.LATE);
-        return stuck ? Condition.State.STUCK : late ? Condition.State.LATE : Condition.State.GOOD;
     }
 
     private Row row(String code, Condition condition, Formats f) {

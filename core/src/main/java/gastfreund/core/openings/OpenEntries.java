@@ -36,8 +36,9 @@ final class OpenEntries {
         this.same = new Answer.Judged[starts.length];
     }
 
-    /** @param starts for each option of the situation, ascending */
-    static List<Answer.Entry> of(Situation situation, long[][] starts) {
+    /** The entries of an offer that nobody shares. */
+    static List<Answer.Entry> of(Situation situation) {
+        long[][] starts = OpenStarts.of(situation, Candidates.of(situation).toArray(long[][]::new));
         OpenEntries open = new OpenEntries(situation, starts);
         List<Answer.Entry> entries = new ArrayList<>(starts.length == 0 ? 0 : starts[0].length);
         for (long start = earliest(starts, open.next); start != Long.MAX_VALUE; start = earliest(starts, open.next)) {

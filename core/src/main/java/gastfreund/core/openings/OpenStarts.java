@@ -99,17 +99,22 @@ final class OpenStarts {
 
     /** On which of the situation's days something can be had, whoever serves; null: on all. */
     private static boolean @Nullable [] dates(Situation situation) {
+        OptionalInt horizon = situation.offer.bounds().horizonDays();
+        LocalDate last = horizon.isEmpty()
+                ? LocalDate.MAX
+                : situation.house.zone().dateOf(situation.demand.query().now()).plusDays(horizon.getAsInt());
         boolean[] dates = new boolean[situation.days.count()];
         Arrays.fill(dates, true);
         boolean all = true;
         for (int day = situation.firstDay; day <= situation.lastDay; day++) {
-            dates[day] = isPossible(situation, day);
+            dates[day] = isPossible(situation, day, last);
             all &= dates[day];
         }
         return all ? null : dates;
     }
 
-    private static boolean isPossible(Situation situation, int day) {
+    /** @param last the horizon's last date (inclusive) */
+    private static boolean isPossible(Situation situation, int day, LocalDate last) {
         LocalDate date = situation.days.date(day);
         if (situation.house.hours().closedOn(date)) {
             return false;
@@ -118,17 +123,10 @@ final class OpenStarts {
             return true;
         }
         Bounds bounds = situation.offer.bounds();
-        OptionalInt horizon = bounds.horizonDays();
         OptionalInt perDay = bounds.perDay();
         OptionalInt minutesPerDay = bounds.minutesPerDay();
         long minutes = situation.demand.longest().count();
-        boolean near = horizon.isEmpty()
-                || !date.isAfter(situation
-                        .house
-                        .zone()
-                        .dateOf(situation.demand.query().now())
-                        .plusDays(horizon.getAsInt()));
-        return near
+        return !date.isAfter(last)
                 && bounds.inSeason(date)
                 && (perDay.isEmpty() || situation.taken.sessionsOn(day) < perDay.getAsInt())
                 && (minutesPerDay.isEmpty() || situation.taken.minutesOn(day) + minutes <= minutesPerDay.getAsInt());

@@ -21,9 +21,6 @@ public final class Openings {
     private final boolean explain;
     private final boolean withinHours;
 
-    /** Whether all candidates of an option can be judged together: no session decides about them. */
-    private final boolean together;
-
     private final Rules.Rule[] rules;
 
     /** For each option what is judged of it, whether it has the start that is looked at, and what stands against it there. */
@@ -36,7 +33,6 @@ public final class Openings {
         this.situation = situation;
         this.explain = explain;
         this.withinHours = !explain && !situation.offer.hasTimetable();
-        this.together = withinHours && !situation.offer.sharing().shared();
         this.rules = Rules.of(situation, withinHours).toArray(Rules.Rule[]::new);
         this.reasons = situation.options.stream()
                 .map(o -> explain ? Reasons.all() : Reasons.first())
@@ -96,16 +92,15 @@ public final class Openings {
             return Answer.refused(refused.refusal());
         }
         Situation situation = Situation.of(house, booked, ((Demand.Fits) checked).demand());
-        return new Answer(null, new Openings(situation, explain).entries());
+        // Where no session decides about them, all candidates of an option are judged together.
+        boolean together = !explain
+                && !situation.offer.hasTimetable()
+                && !situation.offer.sharing().shared();
+        return new Answer(null, together ? OpenEntries.of(situation) : new Openings(situation, explain).entries());
     }
 
     private List<Answer.Entry> entries() {
-        long[][] candidates = Candidates.of(situation).toArray(long[][]::new);
-        return together ? OpenEntries.of(situation, OpenStarts.of(situation, candidates)) : judgedEntries(candidates);
-    }
-
-    private List<Answer.Entry> judgedEntries(long[][] candidates) {
-        long[][] starts = withinHours(candidates);
+        long[][] starts = withinHours(Candidates.of(situation).toArray(long[][]::new));
         List<Answer.Entry> entries = new ArrayList<>();
         int[] next = new int[starts.length];
         int day = situation.firstDay;
