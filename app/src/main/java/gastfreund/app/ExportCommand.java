@@ -77,6 +77,7 @@ final class ExportCommand {
                 "--gastfreund.home=" + house,
                 "--gastfreund.demo=",
                 "--gastfreund.jobs.on=false",
+                "--gastfreund.warming.rounds=0",
                 "--server.port=0",
                 "--server.address=127.0.0.1",
                 "--spring.main.banner-mode=off",

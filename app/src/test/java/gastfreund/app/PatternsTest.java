@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
-import com.tngtech.archunit.core.importer.ImportOption;
 import java.lang.annotation.Annotation;
 import java.lang.reflect.Field;
 import java.lang.reflect.Modifier;
@@ -101,7 +100,7 @@ class PatternsTest {
     }
 
     private static final JavaClasses CLASSES = new ClassFileImporter()
-            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .withImportOption(new WrittenByUs())
             .importPackages("gastfreund.app", "gastfreund.core", "gastfreund.housefile");
 
     /** Every pattern that a field or an annotation holds, by where it stands. */

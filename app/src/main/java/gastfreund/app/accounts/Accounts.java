@@ -12,12 +12,13 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.function.SingletonSupplier;
 
 /**
  * Guests' accounts. An account is its mail address': it is made when a link that went there is opened, and whoever reads that
@@ -57,7 +58,7 @@ public class Accounts {
     private final Clock clock;
 
     /** What a password is compared with where there is none, so that it takes as long. */
-    private final @Nullable String nobodys;
+    private final SingletonSupplier<String> nobodys;
 
     Accounts(
             AccountStore store,
@@ -74,7 +75,7 @@ public class Accounts {
         this.secrets = secrets;
         this.tokens = tokens;
         this.clock = clock;
-        this.nobodys = passwords.encode(tokens.next());
+        this.nobodys = SingletonSupplier.of(() -> Objects.requireNonNull(passwords.encode(tokens.next())));
     }
 
     /** What the house has chosen. */
@@ -162,7 +163,7 @@ public class Accounts {
         Instant now = clock.instant();
         Optional<AccountStore.Password> kept = store.password(plain(email));
         String hash = kept.map(AccountStore.Password::hash).orElse(null);
-        boolean right = passwords.matches(password, hash == null ? nobodys : hash) && hash != null;
+        boolean right = passwords.matches(password, hash == null ? nobodys.obtain() : hash) && hash != null;
         if (kept.isEmpty() || hash == null) {
             return Optional.empty();
         }

@@ -21,6 +21,7 @@ import org.apache.hc.core5.util.Timeout;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
 
 /** Fetches calendars over HTTP, up to a size, and not what has not changed. */
 @Component
@@ -57,7 +58,9 @@ class CalendarFetch implements DisposableBean {
         }
     }
 
-    private final CloseableHttpClient http;
+    /** Made when the first calendar is fetched: it brings certificates along, which a start need not wait for. */
+    private final SingletonSupplier<CloseableHttpClient> http;
+
     private final Duration within;
 
     @Autowired
@@ -67,12 +70,12 @@ class CalendarFetch implements DisposableBean {
 
     CalendarFetch(BusySettings settings, PublicHosts hosts) {
         this.within = settings.within();
-        this.http = hosts.client(settings.patience())
+        this.http = SingletonSupplier.of(() -> hosts.client(settings.patience())
                 .setDefaultRequestConfig(RequestConfig.custom()
                         .setMaxRedirects(MOST_REDIRECTS)
                         .setResponseTimeout(Timeout.of(settings.patience()))
                         .build())
-                .build();
+                .build());
     }
 
     /**
@@ -89,7 +92,7 @@ class CalendarFetch implements DisposableBean {
             get.setHeader(HttpHeaders.IF_MODIFIED_SINCE, modified);
         }
         try {
-            return http.execute(get, response -> fetched(response, System.nanoTime() + within.toNanos(), get));
+            return http.obtain().execute(get, response -> fetched(response, System.nanoTime() + within.toNanos(), get));
         } catch (CutOffException e) {
             return new Failed(e.error);
         } catch (PublicHosts.PrivateHostException e) {
@@ -145,6 +148,6 @@ class CalendarFetch implements DisposableBean {
 
     @Override
     public void destroy() throws IOException {
-        http.close();
+        http.obtain().close();
     }
 }

@@ -43,10 +43,13 @@ public class LookedFor {
      * Somebody sees that something cannot be had.
      *
      * @param on the date on which they ask, by the house's clock
+     * @param visitor their mark; where it is empty nobody has asked
      */
     public synchronized void inVain(InVain asked, LocalDate on, String visitor) {
         Key key = new Key(on, asked.alike());
-        if ((counts.size() < MOST || counts.containsKey(key)) && marks.isNew(on, key + " " + visitor)) {
+        if (!visitor.isEmpty()
+                && (counts.size() < MOST || counts.containsKey(key))
+                && marks.isNew(on, key + " " + visitor)) {
             counts.merge(
                     key,
                     new Counted(asked, on, 1),

@@ -5,10 +5,12 @@ import java.util.Map;
 import org.springframework.boot.health.contributor.AbstractHealthIndicator;
 import org.springframework.boot.health.contributor.Health;
 import org.springframework.boot.health.contributor.Status;
+import org.springframework.context.annotation.Conditional;
 import org.springframework.stereotype.Component;
 
 /** Says to programs that watch the house what is stuck. What is only late does not make it ill. */
 @Component("house")
+@Conditional(Watched.class)
 class HouseHealth extends AbstractHealthIndicator {
 
     private final Running running;

@@ -9,6 +9,7 @@ import java.time.Clock;
 import java.time.Duration;
 import org.springframework.boot.security.autoconfigure.actuate.web.servlet.EndpointRequest;
 import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Conditional;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.security.authorization.AuthorizationDecision;
@@ -18,6 +19,7 @@ import org.springframework.security.web.SecurityFilterChain;
 
 /** The port on which programs of this machine see how the house goes: none, where none is set. */
 @Configuration
+@Conditional(Watched.class)
 class Watching {
 
     /** Whoever is on this machine may look; a page that a browser there shows, under whatever name, may not. */

@@ -41,10 +41,10 @@ public class Sightings {
         this.clock = clock;
     }
 
-    /** Somebody looks at what is offered; each visitor counts once a day for a source, the empty one included. */
+    /** Somebody looks at what is offered; each visitor counts once a day for a source, the empty one included; no mark is nobody's. */
     public synchronized void looked(String source, String visitor) {
         today();
-        if (marks.isNew(day, source + " " + visitor)) {
+        if (!visitor.isEmpty() && marks.isNew(day, source + " " + visitor)) {
             count(source, 0);
         }
     }

@@ -13,9 +13,12 @@ public record Visitor(String network) {
 
     private static final int NETWORK_BYTES = 8;
 
+    /** The house itself. */
+    static final Visitor HOUSE = new Visitor("house");
+
     /** The visitor of a request; the address is the one that believed proxies give. */
     public static Visitor of(HttpServletRequest request) {
-        return ofAddress(request.getRemoteAddr());
+        return OwnLook.is(request) ? HOUSE : ofAddress(request.getRemoteAddr());
     }
 
     /** @param address a literal IP address; anything else counts as it is written */

@@ -14,6 +14,7 @@ import org.apache.hc.core5.http.HttpHost;
 import org.apache.hc.core5.http.io.entity.StringEntity;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
 
 /** Sends one message over HTTP. It follows nowhere else, and goes into the server's own network only where that is allowed. */
 @Component
@@ -22,11 +23,12 @@ class Post implements DisposableBean {
     /** What a program answers that wants nothing any more. */
     static final String GONE = "410";
 
-    private final CloseableHttpClient http;
+    private final SingletonSupplier<CloseableHttpClient> http;
 
     Post(WebhookSettings settings) {
         PublicHosts hosts = new PublicHosts(settings.privateAddresses() ? a -> true : PublicHosts::isPublic);
-        this.http = hosts.client(settings.patience()).disableRedirectHandling().build();
+        this.http = SingletonSupplier.of(() ->
+                hosts.client(settings.patience()).disableRedirectHandling().build());
     }
 
     /** What came back: a status, or a word for why none did. */
@@ -38,7 +40,7 @@ class Post implements DisposableBean {
         post.setEntity(new StringEntity(delivery.body(), ContentType.APPLICATION_JSON));
         try {
             ClassicHttpResponse response =
-                    http.executeOpen(HttpHost.create(URI.create(delivery.address())), post, null);
+                    http.obtain().executeOpen(HttpHost.create(URI.create(delivery.address())), post, null);
             // Only the status is looked at. To close the answer would be to read it to its end, which may never come.
             post.abort();
             return Integer.toString(response.getCode());
@@ -59,6 +61,6 @@ class Post implements DisposableBean {
 
     @Override
     public void destroy() throws IOException {
-        http.close();
+        http.obtain().close();
     }
 }

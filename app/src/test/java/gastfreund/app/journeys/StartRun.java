@@ -15,8 +15,8 @@ import java.util.Locale;
 import java.util.concurrent.locks.LockSupport;
 
 /**
- * From the command to the first page, turn by turn: ours, on a house that is there already, and a page application with nothing
- * in it, both taken apart and with an archive of their classes.
+ * From the command to the first page, turn by turn: ours as the launcher starts it, on a house that is there already, and a page
+ * application with nothing in it, as one file and taken apart with an archive of its classes.
  */
 public final class StartRun {
 
@@ -26,21 +26,31 @@ public final class StartRun {
 
     private StartRun() {}
 
-    /** @param arguments the jar of the empty one, ours, and the folder of a house */
+    /** @param arguments the jar of the empty one, the same taken apart, ours taken apart, and the folder of a house */
     public static void main(String[] arguments) throws Exception {
-        long[] empty = new long[STARTS];
+        long[] plain = new long[STARTS];
+        long[] apart = new long[STARTS];
         long[] ours = new long[STARTS];
         for (int i = 0; i < STARTS; i++) {
-            empty[i] = start(Path.of(arguments[0]), List.of());
-            ours[i] = start(Path.of(arguments[1]), List.of("-Dgastfreund.home=" + arguments[2]));
+            plain[i] = start(Path.of(arguments[0]), List.of());
+            apart[i] = start(Path.of(arguments[1]), archived(arguments[1]));
+            List<String> options = new ArrayList<>(archived(arguments[2]));
+            options.addAll(List.of("-Dspring.aot.enabled=true", "-Dgastfreund.home=" + arguments[3]));
+            ours[i] = start(Path.of(arguments[2]), options);
         }
         System.out.printf(
                 Locale.ROOT,
-                "empty %.2f s, ours %.2f s: %.2f times (medians of %d)%n",
-                median(empty),
+                "ours %.2f s: %.2f times an empty one (%.2f s), %.2f times one that is taken apart (%.2f s); medians of %d%n",
                 median(ours),
-                median(ours) / median(empty),
+                median(ours) / median(plain),
+                median(plain),
+                median(ours) / median(apart),
+                median(apart),
                 STARTS);
+    }
+
+    private static List<String> archived(String jar) {
+        return List.of("-XX:SharedArchiveFile=" + Path.of(jar).resolveSibling("classes.jsa"), "-Xlog:disable");
     }
 
     private static double median(long[] times) {
@@ -52,8 +62,6 @@ public final class StartRun {
         int port = free();
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:SharedArchiveFile=" + jar.resolveSibling("classes.jsa"),
-                "-Xlog:disable",
                 "-Xmx512m",
                 "-Dserver.port=" + port));
         command.addAll(options);
