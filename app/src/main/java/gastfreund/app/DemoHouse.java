@@ -28,6 +28,7 @@ import java.util.Locale;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -45,12 +46,16 @@ class DemoHouse implements SmartInitializingSingleton {
     /** How long lies between two bookings of the demo. */
     private static final Duration BOOKED_EVERY = Duration.ofMinutes(157);
 
+    /** So many bookings are taken in in one transaction. */
+    private static final int TOGETHER = 500;
+
     private final Settings settings;
     private final DataFolder data;
     private final CatalogueService catalogues;
     private final HostService hosts;
     private final OrderIntake intake;
     private final DemoPast past;
+    private final TransactionTemplate transaction;
     private final Clock clock;
 
     DemoHouse(
@@ -60,6 +65,7 @@ class DemoHouse implements SmartInitializingSingleton {
             HostService hosts,
             OrderIntake intake,
             DemoPast past,
+            TransactionTemplate transaction,
             Clock clock) {
         this.settings = settings;
         this.data = data;
@@ -67,6 +73,7 @@ class DemoHouse implements SmartInitializingSingleton {
         this.hosts = hosts;
         this.intake = intake;
         this.past = past;
+        this.transaction = transaction;
         this.clock = clock;
     }
 
@@ -99,6 +106,20 @@ class DemoHouse implements SmartInitializingSingleton {
                 .sorted(Comparator.comparingLong(Booking::start))
                 .toList();
         Instant placed = clock.instant().minus(BOOKED_EVERY.multipliedBy(bookings.size() + 1L));
+        for (int first = 0; first < bookings.size(); first += TOGETHER) {
+            List<Booking> some = bookings.subList(first, Math.min(bookings.size(), first + TOGETHER));
+            Instant before = placed.plus(BOOKED_EVERY.multipliedBy(first));
+            transaction.executeWithoutResult(t -> take(some, before, json));
+        }
+        file.busy().forEach(intake::take);
+        List<Contact> guests = bookings.stream()
+                .map(b -> contact(json.at("/house/extra/guests").path(b.id().value())))
+                .toList();
+        past.take(bookings, guests, settings.demoWeeks(), zone, clock.instant());
+    }
+
+    private void take(List<Booking> bookings, Instant before, JsonNode json) {
+        Instant placed = before;
         for (Booking booking : bookings) {
             placed = placed.plus(BOOKED_EVERY);
             boolean asks = booking.status() == BookingStatus.REQUESTED;
@@ -108,11 +129,6 @@ class DemoHouse implements SmartInitializingSingleton {
                     contact(json.at("/house/extra/guests").path(booking.id().value())),
                     when);
         }
-        file.busy().forEach(intake::take);
-        List<Contact> guests = bookings.stream()
-                .map(b -> contact(json.at("/house/extra/guests").path(b.id().value())))
-                .toList();
-        past.take(bookings, guests, settings.demoWeeks(), zone, clock.instant());
     }
 
     private long weeksSince(LocalDate monday, HouseZone zone) {

@@ -30,6 +30,9 @@ import java.util.stream.Collectors;
 /** The application as a process of its own that can be killed, with the demo house and stand-ins of its own beside it. */
 public final class RunningApplication implements AutoCloseable {
 
+    /** A house of 100,000 bookings is taken in first. */
+    private static final Duration LONGEST_START = Duration.ofMinutes(5);
+
     private final Standins standins;
     private volatile Duration ahead;
     private final HttpClient http =
@@ -130,9 +133,10 @@ public final class RunningApplication implements AutoCloseable {
         process = builder.redirectErrorStream(true)
                 .redirectOutput(home.resolve("log").toFile())
                 .start();
-        await().atMost(Duration.ofMinutes(2))
+        await().atMost(LONGEST_START)
                 .pollInterval(Duration.ofMillis(200))
                 .ignoreExceptions()
+                .failFast("it has ended: see its log", () -> !process.isAlive())
                 .until(() -> get("/up").statusCode() == 200);
     }
 

@@ -22,6 +22,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -42,15 +43,29 @@ public final class PagesRun {
     private static final int DAYS = 28;
     private static final Pattern FEED = Pattern.compile("/calendars/[A-Za-z0-9_-]{22}\\.ics");
 
+    private static final Set<String> ALL = Set.of("demo", "order", "large", "year", "years");
+
     private PagesRun() {}
 
+    /** @param arguments which of them; none: all */
     public static void main(String[] arguments) throws Exception {
         Path demo = Path.of(Files.exists(Path.of("demo")) ? "demo" : "../demo");
-        measure("the demo", demo, "private-lesson", "mira");
-        order(demo);
-        measure("60 offers, 20 people, 10,000 bookings", new LargeHouse(60, 20, 10_000).folder(), "o7", "p3");
-        measure("100,000 in that year", new LargeHouse(60, 20, 100_000, 14).folder(), "o7", "p3");
-        measure("100,000 in seven years", new LargeHouse(60, 20, 100_000, 2).folder(), "o7", "p3");
+        Set<String> asked = arguments.length == 0 ? ALL : Set.of(arguments);
+        if (asked.contains("demo")) {
+            measure("the demo", demo, "private-lesson", "mira");
+        }
+        if (asked.contains("order")) {
+            order(demo);
+        }
+        if (asked.contains("large")) {
+            measure("60 offers, 20 people, 10,000 bookings", new LargeHouse(60, 20, 10_000).folder(), "o7", "p3");
+        }
+        if (asked.contains("year")) {
+            measure("100,000 in that year", new LargeHouse(60, 20, 100_000, 14).folder(), "o7", "p3");
+        }
+        if (asked.contains("years")) {
+            measure("100,000 in seven years", new LargeHouse(60, 20, 100_000, 2).folder(), "o7", "p3");
+        }
         System.exit(0);
     }
 
