@@ -33,6 +33,7 @@ class ArchitectureTest {
             "setup",
             "tracing",
             "typed",
+            "markup",
             "languages",
             "journal",
             "bookings",

@@ -173,10 +173,7 @@ class AgendaLanes {
         String price =
                 agreed ? f.text("agenda.asked") : f.shortMoney(opening.slot().price());
         List<String> words = new ArrayList<>(List.of(f.times(time)));
-        LocalDate ends = zone.dateOf(time.end() - 1);
-        String until = ends.equals(zone.dateOf(time.start()))
-                ? ""
-                : f.text("offer.untilDay", f.shortDay(zone.dateOf(time.end())));
+        String until = opening.slot().until(f);
         String left = offer.sharing().shared()
                 ? f.text("offer.seatsLeft", opening.slot().left())
                 : until;

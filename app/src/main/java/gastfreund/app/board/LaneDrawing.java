@@ -1,5 +1,7 @@
 package gastfreund.app.board;
 
+import gastfreund.app.markup.Markup;
+
 /** Draws what lies in a lane of the board: a full day has hundreds of blocks, which a template takes too long for. */
 public final class LaneDrawing {
 

@@ -12,9 +12,12 @@ import gastfreund.core.openings.Query;
 import gastfreund.core.openings.Series;
 import gastfreund.core.time.Interval;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 
 /** Asks the core about openings, with what is booked in reach of the question. */
@@ -52,6 +55,32 @@ public class OpeningsService {
     /** Every candidate in a form of the house, with what stands against it. */
     public Answer explain(House house, Query query) {
         return Openings.explain(house, booked(house, query), query);
+    }
+
+    /** What could be booked in a form of the house; on dates without any opening every candidate, with what stands against it. */
+    public Answer openingsOrReasons(House house, Query query) {
+        Booked taken = booked(house, query);
+        Answer open = Openings.openings(house, taken, query);
+        if (open.refusal() != null) {
+            return open;
+        }
+        Set<LocalDate> found = new HashSet<>();
+        open.entries().forEach(e -> found.add(house.zone().dateOf(e.time().start())));
+        List<Answer.Entry> entries = new ArrayList<>(open.entries());
+        LocalDate date = query.from();
+        while (!date.isAfter(query.to())) {
+            LocalDate first = date;
+            while (!date.isAfter(query.to()) && !found.contains(date)) {
+                date = date.plusDays(1);
+            }
+            if (date.isAfter(first)) {
+                Query shut = query.between(first, date.minusDays(1));
+                entries.addAll(Openings.explain(house, taken, shut).entries());
+            }
+            date = date.plusDays(1);
+        }
+        entries.sort(Comparator.comparingLong(e -> e.time().start()));
+        return new Answer(null, entries);
     }
 
     /**

@@ -1,5 +1,7 @@
 package gastfreund.app.openings;
 
+import gastfreund.app.languages.Formats;
+import gastfreund.app.markup.Markup;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.AddOn;
 import gastfreund.core.offers.Length;
@@ -121,6 +123,18 @@ public record Panel(
             @Nullable Long next) {}
 
     public record PlaceChip(Place place, String address, boolean chosen) {}
+
+    /**
+     * The inside of the ribbon's picture.
+     *
+     * @param root the address under which the house lies, with a slash at its end
+     */
+    public String ribbonDrawn(Formats f, String root) {
+        RibbonDrawing drawing = new RibbonDrawing(this, f, root);
+        Markup to = new Markup();
+        days.forEach(d -> drawing.day(d, to));
+        return to.toString();
+    }
 
     /** A date of the ribbon with where it stands in the picture. */
     public record DayLink(Ribbon.Day day, int x, String address, boolean chosen) {}

@@ -74,7 +74,7 @@ public class PanelService {
         Shown shown = shown(house, choice, today, now);
         LocalDate first = shown.first();
         Ribbon ribbon = Ribbon.of(
-                shown.explanation(),
+                shown.answer(),
                 first,
                 choice.day(),
                 house,
@@ -140,7 +140,7 @@ public class PanelService {
             return Map.of();
         }
         Answer all = choice.staff() == null
-                ? shown.explanation()
+                ? shown.answer()
                 : openings.openings(
                         choice.within(house),
                         choice.withStaff(null)
@@ -183,7 +183,7 @@ public class PanelService {
     }
 
     /** The ribbon's first date, and what is to be said about its days. */
-    private record Shown(LocalDate first, Answer explanation) {}
+    private record Shown(LocalDate first, Answer answer) {}
 
     /** The dates that were asked for, or those from the week of the first opening on; this week is looked at first. */
     private Shown shown(House house, Choice choice, LocalDate today, Instant now) {
@@ -207,7 +207,8 @@ public class PanelService {
     }
 
     private Answer explained(House house, Choice choice, LocalDate first, Instant now) {
-        return openings.explain(choice.within(house), choice.query(first, first.plusDays(Ribbon.DAYS - 1L), now));
+        return openings.openingsOrReasons(
+                choice.within(house), choice.query(first, first.plusDays(Ribbon.DAYS - 1L), now));
     }
 
     /** Keeps dates that somebody wrote into an address within what makes sense to compute. */

@@ -69,18 +69,18 @@ public record Ribbon(List<Day> days, Day selected) {
     }
 
     /**
-     * A ribbon from an explanation of its dates.
+     * A ribbon of openings, with an explanation of dates that have none.
      *
      * @param wanted the date to select; null or not among the dates: the first with an opening
      * @param week the day with which weeks begin
      */
-    static Ribbon of(Answer explanation, LocalDate first, @Nullable LocalDate wanted, House house, DayOfWeek week) {
+    static Ribbon of(Answer answer, LocalDate first, @Nullable LocalDate wanted, House house, DayOfWeek week) {
         HouseZone zone = house.zone();
         Map<LocalDate, List<Answer.Entry>> byDate = new TreeMap<>();
         for (int i = 0; i < DAYS; i++) {
             byDate.put(first.plusDays(i), new ArrayList<>());
         }
-        for (Answer.Entry entry : explanation.entries()) {
+        for (Answer.Entry entry : answer.entries()) {
             byDate.computeIfAbsent(zone.dateOf(entry.time().start()), d -> new ArrayList<>())
                     .add(entry);
         }

@@ -1,12 +1,15 @@
 package gastfreund.app.openings;
 
+import gastfreund.app.languages.Formats;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.House;
 import gastfreund.core.offers.StaffId;
 import gastfreund.core.openings.Answer;
 import gastfreund.core.openings.Reason;
 import gastfreund.core.time.Interval;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.StringJoiner;
 import java.util.stream.Collectors;
 
 /**
@@ -18,19 +21,30 @@ import java.util.stream.Collectors;
 public record Slot(Interval time, Money price, String staff, int left) {
 
     public static Slot of(Answer.Entry entry, House house) {
-        Money price = entry.open().stream()
-                .map(o -> o.opening().price())
-                .min(Money::compareTo)
-                .orElseThrow();
-        List<Answer.Judged> same = entry.open().stream()
-                .filter(o -> o.opening().price().equals(price))
-                .toList();
-        String staff = same.stream()
-                .map(o -> o.staff().stream().map(s -> nameOf(house, s)).collect(Collectors.joining(" + ")))
-                .filter(n -> !n.isEmpty())
-                .collect(Collectors.joining(", "));
-        int left = entry.open().stream().mapToInt(o -> o.opening().left()).sum();
-        return new Slot(entry.time(), price, staff, left);
+        List<Answer.Judged> open = entry.open();
+        Money price = open.get(0).opening().price();
+        int left = 0;
+        for (Answer.Judged option : open) {
+            price = price.compareTo(option.opening().price()) <= 0
+                    ? price
+                    : option.opening().price();
+            left += option.opening().left();
+        }
+        StringJoiner staff = new StringJoiner(", ");
+        for (Answer.Judged option : open) {
+            if (option.opening().price().equals(price) && !option.staff().isEmpty()) {
+                staff.add(option.staff().stream().map(s -> nameOf(house, s)).collect(Collectors.joining(" + ")));
+            }
+        }
+        return new Slot(entry.time(), price, staff.toString(), left);
+    }
+
+    /** Until which day it goes on, in words; empty where it is over on the day on which it begins. */
+    public String until(Formats f) {
+        LocalDate ends = f.zone().dateOf(time.end());
+        return f.zone().dateOf(time.end() - 1).equals(f.zone().dateOf(time.start()))
+                ? ""
+                : f.text("offer.untilDay", f.shortDay(ends));
     }
 
     /** Whether nothing stands against an entry but that too many come already. */

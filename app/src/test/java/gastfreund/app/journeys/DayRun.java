@@ -127,9 +127,11 @@ public final class DayRun {
         int booking = Integer.parseInt(arguments[2]);
         boolean held = true;
         try (RunningApplication application = new RunningApplication(
-                List.of("-Xmx512m", "-Dgastfreund.busy.private-addresses=true"),
+                List.of("-Xmx512m", "-Dgastfreund.busy.private-addresses=true", "-Dgastfreund.warming.rounds=6"),
                 MovableClock.AHEAD.plusDays(3),
                 new LargeHouse(OFFERS, PEOPLE, 10_000, 3).folder())) {
+            // The doors open when the house is warm; what it is like when it is not, the kill shows.
+            await().atMost(Duration.ofMinutes(2)).until(() -> application.log().contains("pages are warm"));
             new DayRun(application).run(Duration.ofMinutes(minutes), looking, booking);
         } catch (Exception | AssertionError e) {
             e.printStackTrace();

@@ -48,13 +48,13 @@ final class LargeHouse {
         file.put("format", "gastfreund-house/1");
         ObjectNode house = file.putObject("house");
         house.put("name", "Large House").put("zone", ZONE.getId()).put("currency", "EUR");
-        hours(house, "08:00", "20:00");
+        hours(house, "08:00", closes());
         ObjectNode extra = house.putObject("extra").put("monday", MONDAY.toString());
         ObjectNode guests = extra.putObject("guests");
         ArrayNode staff = file.putArray("staff");
         for (int p = 0; p < people; p++) {
             ObjectNode person = staff.addObject().put("id", "p" + p).put("name", "Person " + p);
-            hours(person, each > 4 ? "08:00" : "09:00", each > 4 ? "20:00" : "17:00");
+            hours(person, each > 4 ? "08:00" : "09:00", each > 4 ? closes() : "17:00");
         }
         ArrayNode sold = file.putArray("offers");
         for (int o = 0; o < offers; o++) {
@@ -86,7 +86,7 @@ final class LargeHouse {
                             "start",
                             day.atTime(time).atZone(ZONE).toOffsetDateTime().toString())
                     .put("minutes", each > 10 ? 40 : 60)
-                    .put("status", "confirmed")
+                    .put("status", day.isBefore(MONDAY) ? "completed" : "confirmed")
                     .putArray("staff")
                     .add("p" + person);
             guests.putObject("b" + b)
@@ -95,6 +95,11 @@ final class LargeHouse {
                     .put("phone", "+49 30 5550 100");
         }
         return file;
+    }
+
+    /** Where the day is full by eight, evenings are what guests still find. */
+    private String closes() {
+        return each > 10 ? "22:00" : "20:00";
     }
 
     /** An offer that a person serves. */

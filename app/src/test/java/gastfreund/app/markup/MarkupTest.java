@@ -1,4 +1,4 @@
-package gastfreund.app.board;
+package gastfreund.app.markup;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,11 +1,11 @@
-package gastfreund.app.board;
+package gastfreund.app.markup;
 
 import java.nio.charset.StandardCharsets;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.HtmlUtils;
 
 /** Markup that is written by itself where a template would take too long: every value and every text is escaped. */
-final class Markup {
+public final class Markup {
 
     private final StringBuilder out = new StringBuilder();
 
@@ -14,7 +14,7 @@ final class Markup {
     }
 
     /** @param attributes names and values in turn; what has no value (null) is left out */
-    Markup open(String element, @Nullable Object... attributes) {
+    public Markup open(String element, @Nullable Object... attributes) {
         out.append('<').append(element);
         for (int i = 0; i < attributes.length; i += 2) {
             Object value = attributes[i + 1];
@@ -28,23 +28,23 @@ final class Markup {
         return this;
     }
 
-    Markup close(String element) {
+    public Markup close(String element) {
         out.append("</").append(element).append('>');
         return this;
     }
 
-    Markup text(String text) {
+    public Markup text(String text) {
         out.append(escaped(text));
         return this;
     }
 
     /** An element without anything in it. */
-    Markup empty(String element, @Nullable Object... attributes) {
+    public Markup empty(String element, @Nullable Object... attributes) {
         return open(element, attributes).close(element);
     }
 
     /** An element with nothing but a text. */
-    Markup said(String text, String element, @Nullable Object... attributes) {
+    public Markup said(String text, String element, @Nullable Object... attributes) {
         return open(element, attributes).text(text).close(element);
     }
 
