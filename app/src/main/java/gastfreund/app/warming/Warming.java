@@ -95,9 +95,10 @@ public class Warming {
         } catch (IOException e) {
             // It is being stopped, or has too much to do: then guests' own looks make it warm.
             LOG.info("the pages were not made warm: {}", e.toString());
-        }
-        if (settings.ends()) {
-            System.exit(SpringApplication.exit(context));
+        } finally {
+            if (settings.ends()) {
+                System.exit(SpringApplication.exit(context));
+            }
         }
     }
 
