@@ -70,7 +70,8 @@ public final class PagesRun {
     }
 
     /** @param editors whether more of the desk is asked for than the board, which takes minutes in a house of 100,000 bookings */
-    private static void measure(String what, Path folder, String offer, String person, boolean editors) throws Exception {
+    private static void measure(String what, Path folder, String offer, String person, boolean editors)
+            throws Exception {
         try (RunningApplication application = new RunningApplication(List.of("-Xmx512m"), MovableClock.AHEAD, folder)) {
             Map<String, Callable<Object>> pages = new LinkedHashMap<>();
             pages.put("sign-in", () -> got(application, "/desk/sign-in"));
