@@ -11,9 +11,10 @@ final class RibbonDrawing {
     private static final int WIDTH = 18;
     private static final int MIDDLE = 9;
 
-    /** Where bars stand, and how high the highest is, in percent of a hundred. */
+    /** Where bars stand. */
     private static final int GROUND = 96;
 
+    /** How high the highest bar is. */
     private static final int HIGHEST = 66;
 
     private final Formats f;
@@ -36,7 +37,7 @@ final class RibbonDrawing {
             if (x > 0) {
                 to.empty("line", "class", "week", "x1", x - 3, "x2", x - 3, "y1", 18, "y2", 104);
             }
-            to.said(f.dayAndMonth(day.date()), "text", "x", x, "y", MIDDLE);
+            to.said(f.dayAndMonth(day.date()), "text", "x", x, "y", 9);
         }
         String words = words(day);
         to.open(

@@ -44,6 +44,11 @@ public class Address {
         }
     }
 
+    /** On which this application listens, whatever stands before it. */
+    public int port() {
+        return port;
+    }
+
     /** The address that was set; empty: none was. */
     public Optional<String> set() {
         return set;

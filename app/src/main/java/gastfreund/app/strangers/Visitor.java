@@ -13,8 +13,8 @@ public record Visitor(String network) {
 
     private static final int NETWORK_BYTES = 8;
 
-    /** The house itself. */
-    static final Visitor HOUSE = new Visitor("house");
+    /** The house itself; nobody else can be called so, whatever a proxy says of them. */
+    static final Visitor HOUSE = new Visitor(OwnLook.secret());
 
     /** The visitor of a request; the address is the one that believed proxies give. */
     public static Visitor of(HttpServletRequest request) {

@@ -26,7 +26,6 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.server.autoconfigure.ServerProperties;
-import org.springframework.boot.web.server.context.WebServerInitializedEvent;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -50,7 +49,6 @@ public class Warming {
     private final Address address;
     private final ConfigurableApplicationContext context;
     private final @Nullable InetAddress listens;
-    private volatile int port;
 
     Warming(
             WarmingSettings settings,
@@ -61,13 +59,6 @@ public class Warming {
         this.address = address;
         this.context = context;
         this.listens = server.getAddress();
-    }
-
-    @EventListener
-    void started(WebServerInitializedEvent event) {
-        if (event.getApplicationContext().getServerNamespace() == null) {
-            port = event.getWebServer().getPort();
-        }
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -126,8 +117,8 @@ public class Warming {
     /** Where this application itself is to be found, without any proxy. */
     private HttpHost target() {
         return listens == null || listens.isAnyLocalAddress()
-                ? new HttpHost("localhost", port)
-                : new HttpHost(listens, port);
+                ? new HttpHost("localhost", address.port())
+                : new HttpHost(listens, address.port());
     }
 
     /** The name under which it is known outside: it answers to no other. */
@@ -136,7 +127,7 @@ public class Warming {
                 .map(URI::create)
                 .map(a ->
                         a.getHost() + ":" + (a.getPort() >= 0 ? a.getPort() : "https".equals(a.getScheme()) ? 443 : 80))
-                .orElse("localhost:" + port);
+                .orElse("localhost:" + address.port());
     }
 
     /** Looks at pages, one after the other. */
