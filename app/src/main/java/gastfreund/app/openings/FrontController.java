@@ -178,7 +178,8 @@ class FrontController {
         Instant now = clock.instant();
         LocalDate today = catalogues.catalogue().zone().dateOf(now);
         if (!day.isOpen() && choice.moving() == null && !day.date().isBefore(today)) {
-            lookedFor.inVain(choice.inVain(day.date(), day.against(), now), today, marks.of(visitor));
+            lookedFor.inVain(
+                    choice.inVain(day.date(), panels.against(choice, day.date()), now), today, marks.of(visitor));
         }
     }
 }

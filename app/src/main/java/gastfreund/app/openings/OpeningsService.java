@@ -16,8 +16,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 
 /** Asks the core about openings, with what is booked in reach of the question. */
@@ -29,6 +31,8 @@ public class OpeningsService {
 
     /** How far ahead the next opening is sought. */
     private static final int FARTHEST = 8 * STRIDE;
+
+    private static final int MOST_AGAINST = 3;
 
     private final CatalogueService catalogues;
     private final BookedNow booked;
@@ -57,13 +61,17 @@ public class OpeningsService {
         return Openings.explain(house, booked(house, query), query);
     }
 
-    /** What could be booked in a form of the house; on dates without any opening every candidate, with what stands against it. */
+    /**
+     * What could be booked in a form of the house; on dates without any opening what is planned or within hours, and what
+     * stands against it: of what is planned all, else the first of all.
+     */
     public Answer openingsOrReasons(House house, Query query) {
         Booked taken = booked(house, query);
         Answer open = Openings.openings(house, taken, query);
         if (open.refusal() != null) {
             return open;
         }
+        boolean planned = house.offer(query.offer()).orElseThrow().hasTimetable();
         Set<LocalDate> found = new HashSet<>();
         open.entries().forEach(e -> found.add(house.zone().dateOf(e.time().start())));
         List<Answer.Entry> entries = new ArrayList<>(open.entries());
@@ -75,12 +83,28 @@ public class OpeningsService {
             }
             if (date.isAfter(first)) {
                 Query shut = query.between(first, date.minusDays(1));
-                entries.addAll(Openings.explain(house, taken, shut).entries());
+                entries.addAll(
+                        (planned ? Openings.explain(house, taken, shut) : Openings.firstReasons(house, taken, shut))
+                                .entries());
             }
             date = date.plusDays(1);
         }
         entries.sort(Comparator.comparingLong(e -> e.time().start()));
         return new Answer(null, entries);
+    }
+
+    /** What stands against all that was asked for, as the engine says it, the most frequent first; no more than three. */
+    public List<String> against(House house, Query query) {
+        Map<String, Integer> counts = new TreeMap<>();
+        explain(house, query).entries().stream()
+                .flatMap(e -> e.options().stream())
+                .flatMap(o -> o.reasons().stream())
+                .forEach(r -> counts.merge(r.code(), 1, Integer::sum));
+        return counts.entrySet().stream()
+                .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
+                .limit(MOST_AGAINST)
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     /**

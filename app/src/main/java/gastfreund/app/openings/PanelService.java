@@ -78,6 +78,7 @@ public class PanelService {
                 first,
                 choice.day(),
                 house,
+                choice.offer().hasTimetable(),
                 catalogues.catalogue().extras().manners().week());
         boolean past = !first.isAfter(today);
         return new Panel(
@@ -204,6 +205,12 @@ public class PanelService {
         boolean shows = wanted == null || !wanted.isBefore(first) && wanted.isBefore(first.plusDays(Ribbon.DAYS));
         LocalDate shown = wanted == null || shows ? first : week(wanted);
         return new Shown(shown, shown.equals(thisWeek) ? near : explained(house, choice, shown, now));
+    }
+
+    /** What stands against an opening on a date that has none, as the engine says it. */
+    public List<String> against(Choice choice, LocalDate date) {
+        House house = catalogues.catalogue().house();
+        return openings.against(choice.within(house), choice.query(date, date, clock.instant()));
     }
 
     private Answer explained(House house, Choice choice, LocalDate first, Instant now) {

@@ -8,6 +8,7 @@ import gastfreund.core.time.HouseZone;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,8 +24,6 @@ public record Ribbon(List<Day> days, Day selected) {
 
     /** How many dates a ribbon has. */
     public static final int DAYS = 35;
-
-    private static final int MOST_AGAINST = 3;
 
     /** Why a date has no opening, in a guest's words. */
     public enum Why {
@@ -42,7 +41,6 @@ public record Ribbon(List<Day> days, Day selected) {
      * @param lowest null where nothing is open
      * @param why null where something is open
      * @param startsWeek whether a week begins with it
-     * @param against what stands against its starts, as the engine says it, the most frequent first; empty where something is open
      */
     public record Day(
             LocalDate date,
@@ -50,8 +48,7 @@ public record Ribbon(List<Day> days, Day selected) {
             int height,
             @Nullable Money lowest,
             @Nullable Why why,
-            boolean startsWeek,
-            List<String> against) {
+            boolean startsWeek) {
 
         public boolean isOpen() {
             return !slots.isEmpty();
@@ -72,9 +69,11 @@ public record Ribbon(List<Day> days, Day selected) {
      * A ribbon of openings, with an explanation of dates that have none.
      *
      * @param wanted the date to select; null or not among the dates: the first with an opening
+     * @param planned whether the offer has dates of its own
      * @param week the day with which weeks begin
      */
-    static Ribbon of(Answer answer, LocalDate first, @Nullable LocalDate wanted, House house, DayOfWeek week) {
+    static Ribbon of(
+            Answer answer, LocalDate first, @Nullable LocalDate wanted, House house, boolean planned, DayOfWeek week) {
         HouseZone zone = house.zone();
         Map<LocalDate, List<Answer.Entry>> byDate = new TreeMap<>();
         for (int i = 0; i < DAYS; i++) {
@@ -85,8 +84,18 @@ public record Ribbon(List<Day> days, Day selected) {
                     .add(entry);
         }
         int most = byDate.values().stream().mapToInt(Ribbon::openIn).max().orElse(0);
+        Slots slots = new Slots(house);
         List<Day> days = new ArrayList<>();
-        byDate.forEach((date, entries) -> days.add(day(date, entries, most, house, date.getDayOfWeek() == week)));
+        byDate.forEach((date, entries) -> {
+            List<Slot> open = slots.of(entries);
+            days.add(new Day(
+                    date,
+                    open,
+                    open.isEmpty() ? 0 : Math.max(12, 100 * open.size() / most),
+                    open.stream().map(Slot::price).min(Money::compareTo).orElse(null),
+                    open.isEmpty() ? why(date, entries, house, planned) : null,
+                    date.getDayOfWeek() == week));
+        });
         Day selected = days.stream()
                 .filter(d -> d.date().equals(wanted))
                 .findFirst()
@@ -99,41 +108,41 @@ public record Ribbon(List<Day> days, Day selected) {
         return (int) entries.stream().filter(Answer.Entry::isOpen).count();
     }
 
-    private static Day day(LocalDate date, List<Answer.Entry> entries, int most, House house, boolean startsWeek) {
-        List<Slot> slots = entries.stream()
-                .filter(Answer.Entry::isOpen)
-                .map(e -> Slot.of(e, house))
-                .toList();
-        if (slots.isEmpty()) {
-            return new Day(date, slots, 0, null, why(entries), startsWeek, against(entries));
-        }
-        Money lowest = slots.stream().map(Slot::price).min(Money::compareTo).orElseThrow();
-        return new Day(date, slots, Math.max(12, 100 * slots.size() / most), lowest, null, startsWeek, List.of());
-    }
+    /** Makes the slots of entries; what is open in the same way at many times is looked at once. */
+    private static final class Slots {
 
-    private static List<String> against(List<Answer.Entry> entries) {
-        Map<String, Integer> counts = new TreeMap<>();
-        entries.stream()
-                .flatMap(e -> e.options().stream())
-                .flatMap(o -> o.reasons().stream())
-                .forEach(r -> counts.merge(r.code(), 1, Integer::sum));
-        return counts.entrySet().stream()
-                .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
-                .limit(MOST_AGAINST)
-                .map(Map.Entry::getKey)
-                .toList();
+        private final House house;
+        private final Map<List<Answer.Judged>, Slot> alike = new IdentityHashMap<>();
+
+        Slots(House house) {
+            this.house = house;
+        }
+
+        List<Slot> of(List<Answer.Entry> entries) {
+            List<Slot> slots = new ArrayList<>();
+            for (Answer.Entry entry : entries) {
+                if (entry.isOpen()) {
+                    slots.add(alike.computeIfAbsent(entry.options(), o -> Slot.of(entry, house))
+                            .at(entry.time()));
+                }
+            }
+            return List.copyOf(slots);
+        }
     }
 
     /** The one thing that best says why a date has nothing: what stands against the starts that are within hours. */
-    private static Why why(List<Answer.Entry> entries) {
+    private static Why why(LocalDate date, List<Answer.Entry> entries, House house, boolean planned) {
+        if (entries.isEmpty() && planned) {
+            return Why.NOTHING_PLANNED;
+        }
+        if (house.hours().closedOn(date)) {
+            return Why.CLOSED;
+        }
         List<List<Reason>> inHours = entries.stream()
                 .flatMap(e -> e.options().stream())
                 .map(Answer.Judged::reasons)
                 .filter(r -> r.stream().noneMatch(x -> x instanceof Reason.OutsideHours || x instanceof Reason.Closed))
                 .toList();
-        if (entries.isEmpty()) {
-            return Why.NOTHING_PLANNED;
-        }
         if (inHours.isEmpty()) {
             return Why.CLOSED;
         }

@@ -2,6 +2,7 @@ package gastfreund.app.openings;
 
 import gastfreund.app.languages.Formats;
 import gastfreund.app.markup.Markup;
+import gastfreund.app.pages.Addresses;
 import gastfreund.core.money.Money;
 import org.jspecify.annotations.Nullable;
 
@@ -47,7 +48,7 @@ final class RibbonDrawing {
                         "rel",
                         "nofollow",
                         "href",
-                        root + link.address().substring(1),
+                        Addresses.under(root, link.address()),
                         "data-panel",
                         "day-" + day.date(),
                         "aria-current",

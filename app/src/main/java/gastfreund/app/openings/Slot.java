@@ -39,6 +39,11 @@ public record Slot(Interval time, Money price, String staff, int left) {
         return new Slot(entry.time(), price, staff.toString(), left);
     }
 
+    /** The same at another time. */
+    Slot at(Interval other) {
+        return new Slot(other, price, staff, left);
+    }
+
     /** Until which day it goes on, in words; empty where it is over on the day on which it begins. */
     public String until(Formats f) {
         LocalDate ends = f.zone().dateOf(time.end());

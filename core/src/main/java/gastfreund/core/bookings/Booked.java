@@ -6,6 +6,7 @@ import gastfreund.core.time.Interval;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -91,7 +92,7 @@ public final class Booked {
 
     /** All bookings, by start. */
     public List<Booking> bookings() {
-        return List.of(bookings);
+        return Collections.unmodifiableList(Arrays.asList(bookings));
     }
 
     /**

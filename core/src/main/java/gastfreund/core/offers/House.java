@@ -4,13 +4,16 @@ import gastfreund.core.hours.OfferId;
 import gastfreund.core.hours.Schedule;
 import gastfreund.core.money.Money;
 import gastfreund.core.time.HouseZone;
+import gastfreund.core.time.Minutes;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -27,6 +30,13 @@ public final class House {
     private final Map<StaffId, Staff> staff;
     private final Map<ResourceId, Resource> resources;
     private final Map<OfferId, Offer> offers;
+    private final List<Place> allPlaces;
+    private final List<Staff> allStaff;
+    private final List<Resource> allResources;
+    private final List<Offer> allOffers;
+    private final Minutes mostPrep;
+    private final Minutes mostReset;
+    private final Minutes longestSession;
     private final Retired retired;
 
     private House(
@@ -48,6 +58,19 @@ public final class House {
         this.staff = byId(staff, Staff::id);
         this.resources = byId(resources, Resource::id);
         this.offers = byId(offers, Offer::id);
+        this.allPlaces = List.copyOf(places);
+        this.allStaff = List.copyOf(staff);
+        this.allResources = List.copyOf(resources);
+        this.allOffers = List.copyOf(offers);
+        this.mostPrep = longest(offers.stream().map(Offer::prep));
+        this.mostReset = longest(offers.stream().map(Offer::reset));
+        this.longestSession =
+                longest(offers.stream().flatMap(o -> o.entries().stream()).map(e -> e.length()
+                        .minutes()));
+    }
+
+    private static Minutes longest(Stream<Minutes> all) {
+        return all.max(Comparator.naturalOrder()).orElse(Minutes.ZERO);
     }
 
     /**
@@ -91,15 +114,7 @@ public final class House {
         List<Offer> all = offers.values().stream()
                 .map(o -> o.id().equals(other.id()) ? other : o)
                 .toList();
-        return of(
-                        name,
-                        zone,
-                        currency,
-                        hours,
-                        List.copyOf(places.values()),
-                        List.copyOf(staff.values()),
-                        List.copyOf(resources.values()),
-                        all)
+        return of(name, zone, currency, hours, allPlaces, allStaff, allResources, all)
                 .retiring(retired);
     }
 
@@ -116,16 +131,7 @@ public final class House {
         if (!known) {
             throw new IllegalArgumentException("what the house does not have cannot be retired");
         }
-        return new House(
-                name,
-                zone,
-                currency,
-                hours,
-                List.copyOf(places.values()),
-                List.copyOf(staff.values()),
-                List.copyOf(resources.values()),
-                List.copyOf(offers.values()),
-                things);
+        return new House(name, zone, currency, hours, allPlaces, allStaff, allResources, allOffers, things);
     }
 
     public Retired retired() {
@@ -196,19 +202,34 @@ public final class House {
     }
 
     public Collection<Place> places() {
-        return List.copyOf(places.values());
+        return allPlaces;
     }
 
     public Collection<Staff> staff() {
-        return List.copyOf(staff.values());
+        return allStaff;
     }
 
     public Collection<Resource> resources() {
-        return List.copyOf(resources.values());
+        return allResources;
     }
 
     public Collection<Offer> offers() {
-        return List.copyOf(offers.values());
+        return allOffers;
+    }
+
+    /** The most minutes that any offer takes before a guest's time. */
+    public Minutes mostPrep() {
+        return mostPrep;
+    }
+
+    /** The most minutes that any offer takes after a guest's time. */
+    public Minutes mostReset() {
+        return mostReset;
+    }
+
+    /** The longest that a session of a timetable lasts; zero where nothing has one. */
+    public Minutes longestSession() {
+        return longestSession;
     }
 
     public Optional<Offer> offer(OfferId id) {

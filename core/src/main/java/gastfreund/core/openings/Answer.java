@@ -41,7 +41,12 @@ public record Answer(@Nullable Refusal refusal, List<Entry> entries) {
 
         /** The options that are openings. */
         public List<Judged> open() {
-            return options.stream().filter(Judged::isOpen).toList();
+            for (Judged option : options) {
+                if (!option.isOpen()) {
+                    return options.stream().filter(Judged::isOpen).toList();
+                }
+            }
+            return options;
         }
     }
 

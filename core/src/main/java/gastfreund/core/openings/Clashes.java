@@ -89,7 +89,9 @@ public final class Clashes {
             boolean none = offer.hasTimetable() && offer.impliesResource();
             offers.put(offer.id(), new Asked(offer, offers.size(), none ? List.of() : Needs.of(offer)));
         }
-        long longest = Taken.longestSession(house) + Taken.most(house, Offer::prep) + Taken.most(house, Offer::reset);
+        long longest = house.longestSession().count()
+                + house.mostPrep().count()
+                + house.mostReset().count();
         long earliest = house.zone().startOf(first.minusDays(1)) - longest;
         long latest = house.zone().startOf(last.plusDays(2)) + longest;
         List<Booking> live = new ArrayList<>();
@@ -249,7 +251,7 @@ public final class Clashes {
 
     private IntervalSet openTimeOf(Schedule hours, Offer offer) {
         return open.computeIfAbsent(offer.id(), id -> new HashMap<>())
-                .computeIfAbsent(hours, h -> h.openTime(days, offer.id(), Audience.DESK));
+                .computeIfAbsent(hours, h -> h.openTimeWithin(days, offer.id(), Audience.DESK));
     }
 
     private List<Layer> layersOf(Session session, Offer offer) {

@@ -5,20 +5,29 @@ import gastfreund.core.offers.House;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.Sharing;
 import gastfreund.core.time.Interval;
-import gastfreund.core.time.Minutes;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
 /**
- * Answers queries: what can be booked, and why the rest cannot ({@code docs/openings.md}). Both answers are the same
- * computation; the one for openings stops at the first reason against an option, the first of all being that it lies
- * outside the hours, and drops what is not open.
+ * Answers queries: what can be booked, and why the rest cannot ({@code docs/openings.md}). All answers are the same
+ * computation; those without all reasons stop at the first one against an option, the first of all being that it lies
+ * outside the hours, and the one for openings drops what is not open.
  */
 public final class Openings {
 
+    /** What is answered with. */
+    private enum Told {
+        /** Nothing but what is open. */
+        OPENINGS,
+        /** What lies within hours, and of what stands against it the first. */
+        FIRST_REASONS,
+        /** Every candidate and all that stands against it. */
+        ALL_REASONS
+    }
+
     private final Situation situation;
-    private final boolean explain;
+    private final Told told;
     private final boolean withinHours;
 
     private final Rules.Rule[] rules;
@@ -29,13 +38,13 @@ public final class Openings {
     private final boolean[] here;
     private final Reasons[] reasons;
 
-    private Openings(Situation situation, boolean explain) {
+    private Openings(Situation situation, Told told) {
         this.situation = situation;
-        this.explain = explain;
-        this.withinHours = !explain && !situation.offer.hasTimetable();
+        this.told = told;
+        this.withinHours = told != Told.ALL_REASONS && !situation.offer.hasTimetable();
         this.rules = Rules.of(situation, withinHours).toArray(Rules.Rule[]::new);
         this.reasons = situation.options.stream()
-                .map(o -> explain ? Reasons.all() : Reasons.first())
+                .map(o -> told == Told.ALL_REASONS ? Reasons.all() : Reasons.first())
                 .toArray(Reasons[]::new);
         this.attempts = situation.options.stream().map(Attempt::new).toArray(Attempt[]::new);
         this.here = new boolean[attempts.length];
@@ -47,7 +56,7 @@ public final class Openings {
      * @throws IllegalArgumentException where the house does not have the offer
      */
     public static Answer openings(House house, Booked booked, Query query) {
-        return answer(house, booked, query, false);
+        return answer(house, booked, query, Told.OPENINGS);
     }
 
     /**
@@ -56,7 +65,17 @@ public final class Openings {
      * @throws IllegalArgumentException where the house does not have the offer
      */
     public static Answer explain(House house, Booked booked, Query query) {
-        return answer(house, booked, query, true);
+        return answer(house, booked, query, Told.ALL_REASONS);
+    }
+
+    /**
+     * Every candidate that lies within the hours of one of its options, with these options and the first reason against each
+     * that is not open; of a timetable every session, whatever the hours.
+     *
+     * @throws IllegalArgumentException where the house does not have the offer
+     */
+    public static Answer firstReasons(House house, Booked booked, Query query) {
+        return answer(house, booked, query, Told.FIRST_REASONS);
     }
 
     /**
@@ -70,15 +89,13 @@ public final class Openings {
             return Interval.between(0, 0);
         }
         Demand demand = fits.demand();
-        Minutes mostPrep = Minutes.of(Taken.most(house, Offer::prep));
-        Minutes mostReset = Minutes.of(Taken.most(house, Offer::reset));
         return Interval.between(
                         house.zone().startOf(query.from()),
                         house.zone().startOf(query.to().plusDays(1)))
                 .widened(
                         demand.offer().prep(),
                         demand.longest().plus(demand.offer().reset()))
-                .widened(mostReset.plus(Minutes.of(Taken.longestSession(house))), mostPrep);
+                .widened(house.mostReset().plus(house.longestSession()), house.mostPrep());
     }
 
     private static Offer offerOf(House house, Query query) {
@@ -86,17 +103,17 @@ public final class Openings {
                 .orElseThrow(() -> new IllegalArgumentException("the house has no offer " + query.offer()));
     }
 
-    private static Answer answer(House house, Booked booked, Query query, boolean explain) {
+    private static Answer answer(House house, Booked booked, Query query, Told told) {
         Demand.Checked checked = Demand.check(house, offerOf(house, query), query);
         if (checked instanceof Demand.Refused refused) {
             return Answer.refused(refused.refusal());
         }
         Situation situation = Situation.of(house, booked, ((Demand.Fits) checked).demand());
         // Where no session decides about them, all candidates of an option are judged together.
-        boolean together = !explain
+        boolean together = told == Told.OPENINGS
                 && !situation.offer.hasTimetable()
                 && !situation.offer.sharing().shared();
-        return new Answer(null, together ? OpenEntries.of(situation) : new Openings(situation, explain).entries());
+        return new Answer(null, together ? OpenEntries.of(situation) : new Openings(situation, told).entries());
     }
 
     private List<Answer.Entry> entries() {
@@ -126,7 +143,7 @@ public final class Openings {
         return entries;
     }
 
-    /** The candidate starts of each option; where only openings are asked for, without those outside its hours. */
+    /** The candidate starts of each option; unless every reason is asked for, without those outside its hours. */
     private long[][] withinHours(long[][] candidates) {
         if (!withinHours) {
             return candidates;
@@ -165,7 +182,7 @@ public final class Openings {
         }
         if (joinedOpen && situation.offer.sharing().fill() == Sharing.Fill.FIRST) {
             for (int i = 0; i < attempts.length; i++) {
-                if (here[i] && attempts[i].joined() == null) {
+                if (here[i] && attempts[i].joined() == null && !reasons[i].enough()) {
                     reasons[i].add(new Reason.Fill());
                 }
             }
@@ -176,7 +193,7 @@ public final class Openings {
         Answer.Judged[] judged = new Answer.Judged[attempts.length];
         int n = 0;
         for (int i = 0; i < attempts.length; i++) {
-            if (here[i] && attempts[i].end() == end && (explain || reasons[i].none())) {
+            if (here[i] && attempts[i].end() == end && (told != Told.OPENINGS || reasons[i].none())) {
                 judged[n++] = judged(i);
             }
         }

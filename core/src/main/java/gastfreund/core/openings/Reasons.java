@@ -3,7 +3,7 @@ package gastfreund.core.openings;
 import java.util.ArrayList;
 import java.util.List;
 
-/** The reasons found against one attempt: all of them, or, where only openings are asked for, no more than the first. */
+/** The reasons found against one attempt: all of them, or, unless all are asked for, no more than the first. */
 final class Reasons {
 
     private final boolean all;

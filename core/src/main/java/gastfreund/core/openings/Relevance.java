@@ -8,7 +8,6 @@ import gastfreund.core.offers.StaffId;
 import gastfreund.core.offers.Use;
 import java.util.HashSet;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * Which bookings can matter to a demand: those of its offer, its people and its resources, and all of timetables.
@@ -22,16 +21,23 @@ record Relevance(Set<OfferId> offers, Set<StaffId> staff) {
         Set<OfferId> offers = new HashSet<>();
         Set<StaffId> staff = new HashSet<>();
         demand.ways().forEach(way -> staff.addAll(way.staff()));
-        Set<ResourceId> resources =
-                demand.offer().uses().stream().map(Use::resource).collect(Collectors.toSet());
+        Set<ResourceId> resources = new HashSet<>();
+        demand.offer().uses().forEach(use -> resources.add(use.resource()));
+        offers.add(demand.offer().id());
         for (Offer offer : house.offers()) {
-            boolean sharesAResource = offer.uses().stream().anyMatch(use -> resources.contains(use.resource()));
-            if (offer.hasTimetable()
-                    || sharesAResource
-                    || offer.id().equals(demand.offer().id())) {
+            if (offer.hasTimetable() || usesAny(offer, resources)) {
                 offers.add(offer.id());
             }
         }
         return new Relevance(offers, staff);
+    }
+
+    private static boolean usesAny(Offer offer, Set<ResourceId> resources) {
+        for (Use use : offer.uses()) {
+            if (resources.contains(use.resource())) {
+                return true;
+            }
+        }
+        return false;
     }
 }

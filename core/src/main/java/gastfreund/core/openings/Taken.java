@@ -16,7 +16,6 @@ import gastfreund.core.sessions.Sessions;
 import gastfreund.core.sessions.Timeline;
 import gastfreund.core.time.Days;
 import gastfreund.core.time.Interval;
-import gastfreund.core.time.Minutes;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -24,7 +23,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -110,9 +108,9 @@ final class Taken {
     }
 
     private void gather(Interval reach) {
-        long mostPrep = most(house, Offer::prep);
-        long mostReset = most(house, Offer::reset);
-        long longest = longestSession(house);
+        long mostPrep = house.mostPrep().count();
+        long mostReset = house.mostReset().count();
+        long longest = house.longestSession().count();
         Relevance relevance = Relevance.of(house, demand);
         relevance.staff().forEach(this::addPerson);
         List<Booking> together = new ArrayList<>();
@@ -279,23 +277,6 @@ final class Taken {
             sessionsByDay[day]++;
             minutesByDay[day] += minutes;
         }
-    }
-
-    /** The most minutes that any offer takes before, or after, a guest's time. */
-    static long most(House house, Function<Offer, Minutes> minutes) {
-        return house.offers().stream()
-                .mapToLong(o -> minutes.apply(o).count())
-                .max()
-                .orElse(0);
-    }
-
-    /** The longest that a session of a timetable lasts. */
-    static long longestSession(House house) {
-        return house.offers().stream()
-                .flatMap(o -> o.entries().stream())
-                .mapToLong(e -> e.length().minutes().count())
-                .max()
-                .orElse(0);
     }
 
     private static boolean isAt(@Nullable PlaceId place, Demand demand) {

@@ -56,6 +56,9 @@ public final class Oracle {
     private final Offer offer;
     private final long base;
     private final int minutes;
+    /** What the clock says in each minute, looked up once. */
+    private final LocalDateTime[] locals;
+
     private final List<Sitting> sittings = new ArrayList<>();
     private final List<Busy> busy;
     private final Map<Object, int[]> taken = new HashMap<>();
@@ -102,6 +105,7 @@ public final class Oracle {
         this.busy = busy;
         this.base = instant(query.from().minusDays(MARGIN).atStartOfDay());
         this.minutes = Math.toIntExact(instant(query.to().plusDays(MARGIN).atStartOfDay()) - base);
+        this.locals = new LocalDateTime[minutes];
         gather(bookings);
     }
 
@@ -120,6 +124,17 @@ public final class Oracle {
     }
 
     private LocalDateTime local(long minute) {
+        int at = (int) Math.max(-1, minute - base);
+        if (at < 0 || at >= minutes) {
+            return looked(minute);
+        }
+        if (locals[at] == null) {
+            locals[at] = looked(minute);
+        }
+        return locals[at];
+    }
+
+    private LocalDateTime looked(long minute) {
         Instant instant = Instant.ofEpochSecond(minute * 60);
         return LocalDateTime.ofEpochSecond(minute * 60, 0, zone.getOffset(instant));
     }

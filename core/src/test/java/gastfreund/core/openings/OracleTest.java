@@ -60,6 +60,29 @@ class OracleTest {
     }
 
     @Property(tries = 300, shrinking = ShrinkingMode.OFF)
+    void whatIsToldFirstIsTheFirstOfAllWithinHours(@ForAll long seed) {
+        RandomHouse random = new RandomHouse(seed);
+        Query query = random.query();
+        Booked booked = Booked.of(random.bookings, random.busy);
+        boolean planned = random.house.offer(query.offer()).orElseThrow().hasTimetable();
+        assertThat(firsts(Openings.firstReasons(random.house, booked, query), true))
+                .as("house %d, %s", seed, query)
+                .isEqualTo(firsts(Openings.explain(random.house, booked, query), planned));
+    }
+
+    /** @param always whether options outside their hours are among them */
+    private static List<String> firsts(Answer answer, boolean always) {
+        return answer.entries().stream()
+                .flatMap(e -> e.options().stream()
+                        .filter(o -> always || o.reasons().stream().noneMatch(Reason.OutsideHours.class::isInstance))
+                        .map(o -> e.time() + " " + o.staff() + " " + o.place() + " "
+                                + (o.isOpen()
+                                        ? o.opening().toString()
+                                        : o.reasons().get(0).code())))
+                .toList();
+    }
+
+    @Property(tries = 300, shrinking = ShrinkingMode.OFF)
     void aCancelledBookingChangesNothing(@ForAll long seed) {
         RandomHouse random = new RandomHouse(seed);
         Query query = random.query();

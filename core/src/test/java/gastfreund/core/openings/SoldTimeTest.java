@@ -10,6 +10,7 @@ import gastfreund.core.figures.Track;
 import gastfreund.core.figures.Track.Kind;
 import gastfreund.core.figures.Track.Share;
 import gastfreund.core.hours.Audience;
+import gastfreund.core.hours.OfferId;
 import gastfreund.core.hours.Schedule;
 import gastfreund.core.hours.Window;
 import gastfreund.core.offers.House;
@@ -29,12 +30,15 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.LongStream;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -61,11 +65,20 @@ class SoldTimeTest {
         private final HouseZone zone;
         private final RandomHouse random;
         private final List<Held> held = new ArrayList<>();
+        /** What was looked at once: many tracks ask for the same minute. */
+        private final Map<Schedule, Map<OfferId, byte[]>> open = new IdentityHashMap<>();
 
-        Plainly(RandomHouse random, LocalDate from, LocalDate to) {
+        private final Interval span;
+        private final LocalDateTime[] locals;
+
+        Plainly(RandomHouse random, LocalDate from, LocalDate to, Interval span) {
             this.random = random;
+            this.span = span;
             house = random.house;
             zone = house.zone();
+            locals = LongStream.range(span.start(), span.end())
+                    .mapToObj(zone::localOf)
+                    .toArray(LocalDateTime[]::new);
             Map<List<Object>, Held> sessions = new LinkedHashMap<>();
             for (Offer offer : house.offers()) {
                 for (Timetable.Entry entry : offer.hasTimetable() ? offer.entries() : List.<Timetable.Entry>of()) {
@@ -106,8 +119,22 @@ class SoldTimeTest {
                     .forEach(held::add);
         }
 
+        private LocalDateTime local(long minute) {
+            return locals[(int) (minute - span.start())];
+        }
+
         private boolean open(Schedule hours, Offer offer, long minute) {
-            LocalDate date = zone.dateOf(minute);
+            byte[] known = open.computeIfAbsent(hours, h -> new HashMap<>())
+                    .computeIfAbsent(offer.id(), o -> new byte[(int) (span.end() - span.start())]);
+            int at = (int) (minute - span.start());
+            if (known[at] == 0) {
+                known[at] = (byte) (looked(hours, offer, minute) ? 1 : 2);
+            }
+            return known[at] == 1;
+        }
+
+        private boolean looked(Schedule hours, Offer offer, long minute) {
+            LocalDate date = local(minute).toLocalDate();
             // A night may reach over a date that the house's clock has skipped as a whole.
             for (LocalDate day : List.of(date.minusDays(2), date.minusDays(1), date)) {
                 for (Window w : hours.windowsOn(day)) {
@@ -124,7 +151,7 @@ class SoldTimeTest {
         }
 
         private boolean could(Offer offer, List<StaffId> staff, long minute) {
-            if (!offer.bounds().inSeason(zone.dateOf(minute))
+            if (!offer.bounds().inSeason(local(minute).toLocalDate())
                     || !open(offer.hours() != null ? offer.hours() : house.hours(), offer, minute)
                     || !staff.stream()
                             .allMatch(s -> !house.retired().staff().contains(s)
@@ -221,7 +248,7 @@ class SoldTimeTest {
         LocalDate from = random.middle.minusDays(1);
         LocalDate to = random.middle.plusDays(1);
         Interval span = Interval.between(zone.startOf(from), zone.startOf(to.plusDays(1)));
-        Plainly plainly = new Plainly(random, from, to);
+        Plainly plainly = new Plainly(random, from, to, span);
         List<Track> tracks = SoldTime.of(random.house, Booked.of(random.bookings, random.busy), span);
         assertThat(tracks)
                 .hasSize(random.house.staff().size()
@@ -231,7 +258,7 @@ class SoldTimeTest {
             long[][] could = new long[7][24];
             long[][] sold = new long[7][24];
             for (long minute = span.start(); minute < span.end(); minute++) {
-                LocalDateTime local = zone.localOf(minute);
+                LocalDateTime local = plainly.local(minute);
                 int[] now = plainly.at(track, minute);
                 could[local.getDayOfWeek().ordinal()][local.getHour()] += now[0];
                 sold[local.getDayOfWeek().ordinal()][local.getHour()] += now[1];
