@@ -1,10 +1,11 @@
 package gastfreund.app.board;
 
+import gastfreund.app.languages.Formats;
+import gastfreund.app.markup.Markup;
 import gastfreund.app.orderdesk.Panel;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
 import gastfreund.app.pages.SideSheet;
-import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -59,8 +60,22 @@ public record BoardPage(
         return view.selecting(booking).address();
     }
 
-    /** Where a day of the ruler leads. */
-    public String on(LocalDate day) {
-        return view.on(day).address();
+    /** What can be chosen of a filter; a house can have hundreds of offers. */
+    public String optionsDrawn(Field filter) {
+        Markup to = new Markup();
+        for (Field.Option option : filter.options()) {
+            String chosen = filter.given().contains(option.value()) ? "selected" : null;
+            to.said(option.label(), "option", "value", option.value(), "selected", chosen);
+        }
+        return to.toString();
+    }
+
+    /**
+     * The inside of the ruler's picture.
+     *
+     * @param root the address under which the desk lies, with a slash at its end
+     */
+    public String rulerDrawn(Formats f, String root) {
+        return new RulerDrawing(ruler, view, f, root).drawn();
     }
 }

@@ -1,6 +1,7 @@
 package gastfreund.app.board;
 
 import gastfreund.app.markup.Markup;
+import gastfreund.app.pages.Addresses;
 
 /** Draws what lies in a lane of the board: a full day has hundreds of blocks, which a template takes too long for. */
 public final class LaneDrawing {
@@ -36,13 +37,10 @@ public final class LaneDrawing {
         return to.toString();
     }
 
-    private String at(String address) {
-        return root + address.substring(1);
-    }
-
     private void ground(Markup to, Board.Lane lane) {
         String why = explain.replace("{}", lane.name());
-        to.open("a", "data-why", "", "href", at(lane.why()), "aria-label", why).said(why, "title");
+        to.open("a", "data-why", "", "href", Addresses.under(root, lane.why()), "aria-label", why)
+                .said(why, "title");
         to.empty("rect", "class", "empty", "width", ALL, "height", ALL);
         int height = lane.height() - 6;
         lane.ground().forEach(g -> rect(to, "ground", g, 6, height, lane.corners()));
@@ -102,7 +100,7 @@ public final class LaneDrawing {
         to.open(
                         "a",
                         "href",
-                        at(b.address()),
+                        Addresses.under(root, b.address()),
                         "class",
                         signs(b),
                         "aria-label",

@@ -83,9 +83,10 @@ record Scale(List<Column> columns, int width) {
         return (int) (hundredths * width / 100);
     }
 
-    /** As lengths are written in pictures. */
+    /** As lengths are written in pictures; none is below nothing. */
     static String percent(double hundredths) {
         long thousandths = Math.round(hundredths * 1000);
-        return thousandths / 1000 + "." + String.format("%03d", thousandths % 1000) + "%";
+        return thousandths / 1000 + "."
+                + Long.toString(1000 + thousandths % 1000).substring(1) + "%";
     }
 }

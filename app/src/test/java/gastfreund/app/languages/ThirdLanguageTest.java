@@ -88,7 +88,8 @@ class ThirdLanguageTest {
     static void start() throws IOException {
         Path root = Path.of(Files.exists(Path.of("demo")) ? "" : "..");
         Path language = PseudoLanguage.folder(root.resolve("app/src/main/resources/texts"));
-        application = new RunningApplication(List.of("-Xmx400m", "-Xbootclasspath/a:" + language));
+        application =
+                new RunningApplication(List.of("-Xmx400m", "-XX:TieredStopAtLevel=1", "-Xbootclasspath/a:" + language));
         Set<String> texts = new TreeSet<>(
                 Comparator.comparingInt(String::length).reversed().thenComparing(Comparator.naturalOrder()));
         gather(
