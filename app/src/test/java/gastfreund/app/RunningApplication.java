@@ -21,8 +21,10 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
@@ -104,17 +106,12 @@ public final class RunningApplication implements AutoCloseable {
     }
 
     private void start() throws IOException {
-        ProcessBuilder builder = new ProcessBuilder(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString());
-        builder.command().addAll(options);
+        ProcessBuilder builder = new ProcessBuilder(command()).directory(Prepared.ROOT.toFile());
         builder.command()
                 .addAll(List.of(
-                        "-cp",
-                        System.getProperty("java.class.path"),
-                        GastfreundApplication.class.getName(),
                         "--server.port=" + port,
                         "--gastfreund.home=" + home,
-                        "--gastfreund.demo=" + demo,
+                        "--gastfreund.demo=" + demo.toAbsolutePath(),
                         "--gastfreund.ahead=" + ahead,
                         "--gastfreund.mail-from=house@quillmere.example",
                         "--gastfreund.shares.visitor=1000",
@@ -138,6 +135,20 @@ public final class RunningApplication implements AutoCloseable {
                 .ignoreExceptions()
                 .failFast("it has ended: see its log", () -> !process.isAlive())
                 .until(() -> get("/up").statusCode() == 200);
+    }
+
+    /** As it is shipped; put together anew where that is not built, or something else is laid before its classes. */
+    private List<String> command() {
+        if (options.stream().noneMatch(o -> o.startsWith("-Xbootclasspath"))) {
+            Optional<List<String>> prepared = Prepared.command(options);
+            if (prepared.isPresent()) {
+                return prepared.get();
+            }
+        }
+        List<String> anew = new ArrayList<>(List.of(Prepared.java()));
+        anew.addAll(options);
+        anew.addAll(List.of("-cp", System.getProperty("java.class.path"), GastfreundApplication.class.getName()));
+        return anew;
     }
 
     /** The first column of the first row; null where there is none, or it is null. */

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import javax.sql.DataSource;
+import org.springframework.boot.autoconfigure.preinitialize.BackgroundPreinitializer;
 import org.springframework.boot.flyway.autoconfigure.FlywayDataSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -17,6 +18,7 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.sqlite.SQLiteConfig;
+import org.sqlite.SQLiteJDBCLoader;
 
 /**
  * The one SQLite file. One connection writes, and takes the write lock when its transaction begins, so that what a
@@ -26,6 +28,15 @@ import org.sqlite.SQLiteConfig;
 class Database {
 
     private static final int READERS = 4;
+
+    /** What SQLite is made of is unpacked and loaded beside a start. */
+    static final class Loading implements BackgroundPreinitializer {
+
+        @Override
+        public void preinitialize() throws Exception {
+            SQLiteJDBCLoader.initialize();
+        }
+    }
 
     @Bean
     @FlywayDataSource

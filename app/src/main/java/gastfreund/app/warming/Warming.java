@@ -1,6 +1,8 @@
 package gastfreund.app.warming;
 
 import gastfreund.app.pages.Address;
+import gastfreund.app.setup.Outside;
+import gastfreund.app.strangers.OwnHost;
 import gastfreund.app.strangers.OwnLook;
 import java.io.IOException;
 import java.net.InetAddress;
@@ -28,7 +30,11 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.server.autoconfigure.ServerProperties;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.event.EventListener;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
+import org.springframework.web.client.RestClient;
+import org.springframework.web.client.RestClientException;
+import tools.jackson.databind.JsonNode;
 
 /**
  * After a start the house looks at its own pages as a guest would: at the first one, at those to which it leads, at some to which
@@ -74,6 +80,7 @@ public class Warming {
         long begun = System.nanoTime();
         try (Looks looks = new Looks(target(), host())) {
             List<String> pages = pages(looks);
+            askAsOthersAreAsked();
             for (int round = 1; round < settings.rounds(); round++) {
                 for (String page : pages) {
                     looks.at(page);
@@ -83,7 +90,7 @@ public class Warming {
                     "{} pages are warm after {} ms",
                     pages.size(),
                     Duration.ofNanos(System.nanoTime() - begun).toMillis());
-        } catch (IOException e) {
+        } catch (IOException | RestClientException e) {
             // It is being stopped, or has too much to do: then guests' own looks make it warm.
             LOG.info("the pages were not made warm: {}", e.toString());
         } finally {
@@ -91,6 +98,18 @@ public class Warming {
                 System.exit(SpringApplication.exit(context));
             }
         }
+    }
+
+    /** What gateways are asked with brings certificates and threads along, for which the first guest who pays need not wait. */
+    private void askAsOthersAreAsked() {
+        RestClient.builder()
+                .requestFactory(Outside.calls(PATIENCE.toDuration()))
+                .build()
+                .get()
+                .uri(target().toURI() + address.path() + "/up")
+                .accept(MediaType.APPLICATION_JSON)
+                .retrieve()
+                .toEntity(JsonNode.class);
     }
 
     private List<String> pages(Looks looks) throws IOException {
@@ -125,8 +144,7 @@ public class Warming {
     private String host() {
         return address.set()
                 .map(URI::create)
-                .map(a ->
-                        a.getHost() + ":" + (a.getPort() >= 0 ? a.getPort() : "https".equals(a.getScheme()) ? 443 : 80))
+                .map(a -> a.getHost() + ":" + OwnHost.portOf(a))
                 .orElse("localhost:" + address.port());
     }
 

@@ -3,7 +3,9 @@ package gastfreund.app.warming;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import gastfreund.app.Prepared;
 import java.io.IOException;
+import java.net.ConnectException;
 import java.net.CookieManager;
 import java.net.ServerSocket;
 import java.net.URI;
@@ -17,6 +19,7 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.Statement;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -26,11 +29,9 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** The file that is shipped, started as its build has prepared it: the other tests put the application together anew. */
+/** The file that is shipped, and what it is when it was taken apart: most other tests put the application together anew. */
 @Tag("crash")
 class ShippedTest {
-
-    private static final Path JAR = Path.of("target/app-0.1.0-exec.jar");
 
     private final HttpClient http = HttpClient.newBuilder()
             .cookieHandler(new CookieManager())
@@ -44,7 +45,14 @@ class ShippedTest {
 
     @Test
     void asItsBuildHasPreparedItAllItsPagesAreThere() throws Exception {
-        Process process = start("-Dspring.aot.enabled=true", "-Dgastfreund.warming.rounds=1");
+        Process process = start(List.of(
+                Prepared.java(),
+                "-Xmx300m",
+                "-XX:TieredStopAtLevel=1",
+                "-Dspring.aot.enabled=true",
+                "-Dgastfreund.warming.rounds=1",
+                "-jar",
+                Prepared.JAR.toString()));
         try {
             assertThat(log()).contains("Starting AOT-processed GastfreundApplication");
             signIn();
@@ -66,8 +74,11 @@ class ShippedTest {
 
     @Test
     void whatItLooksAtItselfIsCountedForNobodyAndItEndsWhereThatIsAsked() throws Exception {
-        Process process =
-                begin("-Dspring.aot.enabled=true", "-Dgastfreund.warming.rounds=1", "-Dgastfreund.warming.ends=true");
+        Process process = begin(apart(
+                "-Xmx300m",
+                "-XX:TieredStopAtLevel=1",
+                "-Dgastfreund.warming.rounds=1",
+                "-Dgastfreund.warming.ends=true"));
         assertThat(process.waitFor()).isZero();
         assertThat(log()).contains("pages are warm").doesNotContain("ERROR");
         try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + home.resolve("house.sqlite"));
@@ -80,13 +91,17 @@ class ShippedTest {
     @Test
     void whereItIsToBeWatchedItIsPutTogetherAnewWithAPortForThat() throws Exception {
         int watched = free();
-        Process process = start("-Dspring.aot.enabled=true", "-DGASTFREUND_MANAGEMENT_PORT=" + watched);
+        Process process =
+                start(apart("-Xmx300m", "-XX:TieredStopAtLevel=1", "-DGASTFREUND_MANAGEMENT_PORT=" + watched));
         try {
-            HttpResponse<String> health = http.send(
-                    HttpRequest.newBuilder(URI.create("http://localhost:" + watched + "/actuator/health"))
-                            .build(),
-                    HttpResponse.BodyHandlers.ofString());
-            assertThat(health.body()).contains("\"letters\"");
+            HttpRequest health = HttpRequest.newBuilder(URI.create("http://localhost:" + watched + "/actuator/health"))
+                    .build();
+            // That port opens after the pages' own.
+            await().atMost(Duration.ofMinutes(1))
+                    .ignoreExceptionsInstanceOf(ConnectException.class)
+                    .untilAsserted(() -> assertThat(http.send(health, HttpResponse.BodyHandlers.ofString())
+                                    .body())
+                            .contains("\"letters\""));
         } finally {
             process.destroy();
             assertThat(process.waitFor()).isNotNegative();
@@ -124,8 +139,12 @@ class ShippedTest {
         return Files.readString(home.resolve("log"));
     }
 
-    private Process start(String... options) throws IOException {
-        Process process = begin(options);
+    private static List<String> apart(String... options) {
+        return Prepared.command(List.of(options)).orElseThrow();
+    }
+
+    private Process start(List<String> command) throws IOException {
+        Process process = begin(command);
         await().atMost(Duration.ofMinutes(2))
                 .pollInterval(Duration.ofMillis(200))
                 .ignoreExceptions()
@@ -138,13 +157,11 @@ class ShippedTest {
         return process;
     }
 
-    private Process begin(String... options) throws IOException {
+    private Process begin(List<String> command) throws IOException {
         port = free();
-        ProcessBuilder builder = new ProcessBuilder(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx300m");
-        builder.command().addAll(List.of(options));
-        builder.command().addAll(List.of("-jar", JAR.toString(), "--server.port=" + port, "--gastfreund.home=" + home));
-        builder.command().addAll(List.of("--gastfreund.demo=../demo", "--gastfreund.jobs.outbox=1d"));
+        ProcessBuilder builder = new ProcessBuilder(new ArrayList<>(command)).directory(Prepared.ROOT.toFile());
+        builder.command().addAll(List.of("--server.port=" + port, "--gastfreund.home=" + home));
+        builder.command().addAll(List.of("--gastfreund.demo=demo", "--gastfreund.jobs.outbox=1d"));
         return builder.redirectErrorStream(true)
                 .redirectOutput(home.resolve("log").toFile())
                 .start();
