@@ -3,7 +3,9 @@ const HASH = /^#gastfreund=([\w-]{20,60})$/;
 const PASSED = ['look', 'accent', 'font', 'ground', 'corners', 'lang', 'without', 'from'];
 const CHOSEN = ['length', 'staff', 'place', 'party'];
 const VIEWS = ['agenda', 'mine'];
-const PATIENCE = 4000;
+// How long a page that was loaded may take to say that it is one of ours, and how long one may be on its way, in milliseconds.
+const SILENCE = 4000;
+const WAY = 20000;
 const WORDS = {
   en: { away: 'Booking cannot be shown here just now.', open: 'Book', close: 'Close' },
   de: { away: 'Buchen ist hier gerade nicht möglich.', open: 'Buchen', close: 'Schließen' },
@@ -45,6 +47,8 @@ class Panel extends HTMLElement {
   #house = null;
   #told = new Set();
   #timer = 0;
+  #owed = 0;
+  #sight = null;
   #words = WORDS.en;
   #heard = (event) => this.#hear(event);
 
@@ -67,8 +71,7 @@ class Panel extends HTMLElement {
 
   disconnectedCallback() {
     window.removeEventListener('message', this.#heard);
-    clearTimeout(this.#timer);
-    this.#frame?.remove();
+    this.#end();
     this.#frame = null;
   }
 
@@ -109,14 +112,32 @@ class Panel extends HTMLElement {
   }
 
   #begin() {
+    this.#owed = 0;
+    this.#told.delete('ready');
     this.#frame = document.createElement('iframe');
     this.#frame.title = this.textContent.trim() || this.#words.open;
-    this.#frame.addEventListener('load', () => {
-      clearTimeout(this.#timer);
-      this.#timer = setTimeout(() => this.#away(), PATIENCE);
+    this.#frame.addEventListener('load', () => this.#loaded());
+    // Nothing is on its way before the guest comes near.
+    this.#sight = new IntersectionObserver((seen) => {
+      if (!seen.some((one) => one.isIntersecting)) return;
+      this.#sight.disconnect();
+      if (!this.#told.has('ready')) this.#expect(WAY);
     });
+    this.#sight.observe(this.#frame);
     if (this.getAttribute('as') === 'button') this.#button();
     else this.#inline();
+  }
+
+  #expect(time) {
+    clearTimeout(this.#timer);
+    this.#timer = setTimeout(() => this.#away(), time);
+  }
+
+  // Each page says once that it is there, before all of it is loaded or a little later. The empty one that a frame begins with says nothing.
+  #loaded() {
+    if (!this.#frame.src) return;
+    this.#owed = this.#owed < 0 ? 0 : 1;
+    if (this.#owed) this.#expect(SILENCE);
   }
 
   #inline() {
@@ -126,8 +147,8 @@ class Panel extends HTMLElement {
     this.#frame.style.height = `${Math.max(480, Math.min(760, innerHeight))}px`;
     const slot = this.#root.querySelector('slot');
     slot.className = 'hidden';
-    this.#root.append(this.#frame);
     this.#frame.src = this.#address();
+    this.#root.append(this.#frame);
   }
 
   #button() {
@@ -161,10 +182,15 @@ class Panel extends HTMLElement {
     if (back) show();
   }
 
+  #end() {
+    clearTimeout(this.#timer);
+    this.#sight?.disconnect();
+    this.#frame?.remove();
+  }
+
   // The link stays, with one quiet sentence; never a hole.
   #away() {
-    clearTimeout(this.#timer);
-    this.#frame?.remove();
+    this.#end();
     this.#root.querySelector('dialog')?.remove();
     this.#root.querySelector('.open')?.remove();
     const slot = this.#root.querySelector('slot');
@@ -183,8 +209,12 @@ class Panel extends HTMLElement {
       return;
     }
     if (data.wrong) console.warn(`gastfreund-panel: not as it can be had: ${data.wrong}.`);
-    if (data.ready && this.#frame.getBoundingClientRect().top < 0 && this.#told.has('ready')) this.scrollIntoView({ block: 'start' });
-    if (data.ready) this.#told.add('ready');
+    // A page that is not drawn yet is no height at all, and is there all the same.
+    if ('ready' in data) {
+      if (this.#frame.getBoundingClientRect().top < 0 && this.#told.has('ready')) this.scrollIntoView({ block: 'start' });
+      this.#owed = this.#owed > 0 ? 0 : -1;
+      this.#told.add('ready');
+    }
     if (data.ready || data.height) this.#grow(Number(data.ready || data.height));
     if (data.happened) this.#happen(data);
     if (data.onward && /^https?:/.test(data.onward)) location.assign(data.onward);

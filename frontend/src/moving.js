@@ -1,3 +1,5 @@
+import { pageFrom } from './page.js';
+
 // Moves a block of the board in time and between lanes, or makes it longer and shorter by its edge, by the pointer or by keys: where
 // it could go is light, where not is grey with the reason. Where it is let go, it is asked once.
 const SVG = 'http://www.w3.org/2000/svg';
@@ -320,8 +322,8 @@ export const moving = {
     }
     try {
       const answer = await fetch(`${orders}/${order}/bookings/${booking}/move/to?${said}`);
-      if (!answer.ok || answer.redirected) throw new Error(answer.statusText);
-      const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      if (answer.redirected) throw new Error(answer.statusText);
+      const html = await pageFrom(answer);
       const asked = this.$root.querySelector('[data-asked]');
       asked.replaceChildren(...[...html.body.childNodes].map((node) => document.importNode(node, true)));
       const tell = asked.querySelector('[name="tell"]');

@@ -1,5 +1,9 @@
+import { released } from './pressed.js';
+
 // A page or a part of one as it was fetched; what was refused is an error.
 export const pageFrom = async (answer) => {
   if (!answer.ok) throw new Error(answer.statusText);
-  return new DOMParser().parseFromString(await answer.text(), 'text/html');
+  const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
+  await released();
+  return html;
 };

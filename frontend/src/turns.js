@@ -1,19 +1,21 @@
 // One at a time: what is asked while an answer is on its way is asked after it, and only the last of it. Two of them could
-// overtake one another on the way, and the older would then be what is kept.
+// overtake one another on the way, and the older would then be what is kept. Whoever waits for it waits for the last.
 export const oneAtATime = (task) => {
-  let underWay = false;
+  let underWay = null;
   let again = false;
-  return async () => {
-    again = true;
-    if (underWay) return;
-    underWay = true;
+  const all = async () => {
     try {
       while (again) {
         again = false;
         await task();
       }
     } finally {
-      underWay = false;
+      underWay = null;
     }
+  };
+  return () => {
+    again = true;
+    underWay ??= all();
+    return underWay;
   };
 };

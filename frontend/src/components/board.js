@@ -1,5 +1,7 @@
+import { alike } from '../alike.js';
 import { isLeaving } from '../leaving.js';
 import { moving } from '../moving.js';
+import { pageFrom } from '../page.js';
 
 // The board: it follows what happens elsewhere, a lane that is clicked has that minute explained, and blocks are moved by
 // the pointer or by keys.
@@ -131,25 +133,21 @@ export const board = () => ({
   },
 
   async refresh() {
-    this.stale = false;
+    this.stale = true;
     try {
       const answer = await fetch(window.location.href);
-      const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      const html = await pageFrom(answer);
       const fresh = html.querySelector('#board')?.closest('[data-version]');
-      if (!fresh || this.move || this.dialog().open) {
-        this.stale = true;
-        return;
-      }
-      const focused = document.activeElement?.getAttribute('href');
+      if (!fresh || this.move || this.dialog().open) return;
+      this.stale = false;
+      const focused = document.activeElement;
       for (const part of html.querySelectorAll('[data-part]')) {
         const old = document.getElementById(part.id);
         // What somebody is filling in stays as it is.
         if (old && !old.querySelector('details[open]')) old.replaceWith(document.importNode(part, true));
       }
       this.$root.dataset.version = fresh.dataset.version;
-      if (focused && document.activeElement === document.body) {
-        this.board().querySelector(`a[href="${CSS.escape(focused)}"]`)?.focus({ preventScroll: true });
-      }
+      if (focused && !focused.isConnected) alike(this.board(), focused)?.focus({ preventScroll: true });
     } catch {
       // It is asked again when something else happens.
     }

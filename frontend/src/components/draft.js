@@ -1,14 +1,19 @@
+import { alike } from '../alike.js';
 import { grips } from '../grips.js';
 import { isLeaving } from '../leaving.js';
 import { oneAtATime } from '../turns.js';
 import { typedBefore } from '../typed.js';
 import { pageFrom } from '../page.js';
 
+const TYPED = 'input:not([type=checkbox], [type=radio], [type=hidden], [type=file]), textarea';
+
 // A page whose form is a draft: it is kept as it is typed, and what it does is asked a moment after the last change. What is
 // answered late is dropped; what is being typed in is left alone. The knots of a ladder are moved by the pointer or by arrows.
 export const draft = () => ({
   asked: 0,
   timer: null,
+  unsaid: false,
+  onward: null,
 
   area: {
     ...grips,
@@ -18,6 +23,7 @@ export const draft = () => ({
     'data-x-on:click'(event) {
       const tag = event.target.closest('[data-tag]');
       if (tag) this.putIn(document.getElementById(tag.dataset.tag), tag.value);
+      else this.lead(event);
     },
     'data-x-on:pointerdown'(event) {
       this.grab(event);
@@ -60,8 +66,7 @@ export const draft = () => ({
     address.searchParams.set('fragment', this.$root.dataset.fragment);
     try {
       const answer = await fetch(address);
-      if (!answer.ok || this.peeked !== link) return;
-      const html = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      const html = await pageFrom(answer);
       const fresh = html.getElementById(link.dataset.peek);
       const old = document.getElementById(link.dataset.peek);
       if (fresh && old && this.peeked === link) old.replaceWith(document.importNode(fresh, true));
@@ -73,8 +78,22 @@ export const draft = () => ({
   ask() {
     // What is on its way says nothing of this change, and would take it back.
     this.asked += 1;
+    this.unsaid = true;
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.inTurn(), 250);
+  },
+
+  // Whoever follows a link right after a change takes it along; whoever does not want to wait for that clicks once more.
+  async lead(event) {
+    const link = event.target.closest('a[href]:not([target], [download], [href^="#"])');
+    const plain = event.button === 0 && !(event.ctrlKey || event.metaKey || event.shiftKey || event.altKey);
+    if (!link || !plain || event.defaultPrevented || !this.unsaid || this.onward === link.href) return;
+    event.preventDefault();
+    this.onward = link.href;
+    clearTimeout(this.timer);
+    await this.inTurn();
+    if (!this.unsaid && this.onward === link.href) window.location.assign(link.href);
+    this.onward = null;
   },
 
   async send() {
@@ -88,6 +107,7 @@ export const draft = () => ({
       const answer = await (asks ? fetch(`${form.action}?${body}`) : fetch(form.action, { method: 'POST', body }));
       const html = await pageFrom(answer);
       if (mine !== this.asked) return;
+      this.unsaid = false;
       this.take(html);
       if (asks) history.replaceState(history.state, '', `${form.action}?${said}`);
     } catch {
@@ -97,7 +117,7 @@ export const draft = () => ({
 
   take(html) {
     const focused = document.activeElement;
-    const typing = focused?.matches('input:not([type=checkbox], [type=radio]), textarea');
+    const typing = focused?.form?.id === 'one' && focused.matches(TYPED);
     let before = null;
     for (const part of html.querySelectorAll('[data-part], [data-field]')) {
       const old = this.$root.querySelector(`#${CSS.escape(part.id)}`);
@@ -111,10 +131,16 @@ export const draft = () => ({
     for (const old of this.$root.querySelectorAll('[data-field]')) {
       if (!html.querySelector(`#${CSS.escape(old.id)}`)) old.remove();
     }
-    if (focused && !focused.isConnected) this.$root.querySelector(`#${CSS.escape(focused.id)}`)?.focus();
+    if (focused && !focused.isConnected) this.goOn(focused);
   },
 
-  // What was unfolded stays so.
+  goOn(gone) {
+    const now = alike(this.$root, gone);
+    now?.focus({ preventScroll: true });
+    if (now && gone.selectionStart != null) now.setSelectionRange(gone.selectionStart, gone.selectionEnd);
+  },
+
+  // What was unfolded stays so, and so does what is typed in a form beside that of the draft.
   replace(old, part) {
     const fresh = document.importNode(part, true);
     if (old.isEqualNode(fresh)) return;
@@ -124,6 +150,10 @@ export const draft = () => ({
     [...fresh.querySelectorAll('details')].forEach((one, i) => {
       one.open = open.length > i ? open[i] : one.open;
     });
+    for (const typed of old.querySelectorAll(TYPED)) {
+      const again = typed.id && typed.form?.id !== 'one' && fresh.querySelector(`#${CSS.escape(typed.id)}`);
+      if (again && typed.value !== typed.defaultValue) again.value = typed.value;
+    }
     old.replaceWith(fresh);
   },
 
@@ -131,7 +161,7 @@ export const draft = () => ({
   tell(old, part) {
     const found = part.querySelector('[data-found]');
     if (found) old.querySelector('[data-found]')?.replaceWith(document.importNode(found, true));
-    for (const control of old.querySelectorAll('input, textarea, select')) {
+    for (const control of old.querySelectorAll('input[id], textarea[id], select[id]')) {
       const id = CSS.escape(`${control.id}-error`);
       old.querySelector(`#${id}`)?.remove();
       const error = part.querySelector(`#${id}`);

@@ -176,6 +176,9 @@ class BoardTest extends Journey {
         Answer.Entry entry = openingOfMira(15);
         page.navigate(address("/desk?day=" + dateOf(entry)));
         assertThat(block("Gerda Falk")).hasCount(0);
+        Locator lane = page.locator("#board a[href]").first();
+        lane.focus();
+        page.evaluate("() => { window.focused = document.activeElement; }");
         Page other = page.context().newPage();
         Page board = page;
         page = other;
@@ -187,6 +190,10 @@ class BoardTest extends Journey {
         assertThat(heading("See you soon")).isVisible();
         page = board;
         assertThat(block("Gerda Falk")).hasCount(1);
+        assertThat(lane).isFocused();
+        org.assertj.core.api.Assertions.assertThat(page.evaluate("() => window.focused.isConnected"))
+                .as("it is another one, drawn anew")
+                .isEqualTo(false);
         other.close();
     }
 

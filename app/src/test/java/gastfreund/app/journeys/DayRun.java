@@ -132,6 +132,9 @@ public final class DayRun {
                 new LargeHouse(OFFERS, PEOPLE, 10_000, 3).folder())) {
             // The doors open when the house is warm; what it is like when it is not, the kill shows.
             await().atMost(Duration.ofMinutes(2)).until(() -> application.log().contains("pages are warm"));
+            // The gateway has been open for long, too.
+            application.send(
+                    HttpRequest.newBuilder(URI.create(application.standins().address() + "/mail")));
             new DayRun(application).run(Duration.ofMinutes(minutes), looking, booking);
         } catch (Exception | AssertionError e) {
             e.printStackTrace();

@@ -8,7 +8,9 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitUntilState;
 import gastfreund.app.DemoHouseTest;
 import gastfreund.app.catalogue.CatalogueEdits;
 import gastfreund.app.orders.Order;
@@ -81,10 +83,27 @@ class EmbedTest extends DemoHouseTest {
                 strangers.add(r.url());
             }
         });
-        page.addInitScript("window.shifts = 0; new PerformanceObserver((list) => { for (const e of list.getEntries())"
-                + " if (!e.hadRecentInput) window.shifts += e.value; }).observe({ type: 'layout-shift', buffered: true });"
-                + "window.heard = []; for (const name of ['height', 'kept', 'booked']) document.addEventListener("
-                + "'gastfreund:' + name, (e) => window.heard.push([name, JSON.stringify(e.detail)].join(' ')));");
+        page.addInitScript(
+                """
+                window.shifts = 0;
+                window.moved = [];
+                window.shown = 0;
+                window.heard = [];
+                const at = (r) => [r.x, r.y, r.width, r.height].join(' ');
+                new PerformanceObserver((list) => {
+                  // What stands before the panel is not moved down by it: then the page itself was not ready.
+                  const panel = document.querySelector('gastfreund-panel');
+                  const own = (s) => s.node && panel && panel.compareDocumentPosition(s.node) & 2
+                      && s.previousRect.x === s.currentRect.x;
+                  for (const e of list.getEntries().filter((e) => !e.hadRecentInput && !e.sources.some(own))) {
+                    window.shifts += e.value;
+                    for (const s of e.sources) window.moved.push(`${s.node?.nodeName}: ${at(s.previousRect)} to ${at(s.currentRect)}`);
+                  }
+                }).observe({ type: 'layout-shift', buffered: true });
+                addEventListener('message', (e) => { if (e.data?.ready !== undefined) window.shown += 1; });
+                for (const name of ['height', 'kept', 'booked']) {
+                  document.addEventListener(`gastfreund:${name}`, (e) => window.heard.push(`${name} ${JSON.stringify(e.detail)}`));
+                }""");
         page.navigate(neighbour(neighbour));
     }
 
@@ -100,14 +119,26 @@ class EmbedTest extends DemoHouseTest {
         return frame.getByRole(AriaRole.BUTTON, new FrameLocator.GetByRoleOptions().setName(Pattern.compile(name)));
     }
 
+    /** Asked from outside: a page whose rules are strict lets no text be run as a program. */
+    private void panelComes() {
+        page.waitForCondition(() -> (Boolean) page.evaluate("window.shown > 0"));
+    }
+
+    /**
+     * A click that leads to the next page in the frame. The page around it goes to the beginning of what is shown then;
+     * whoever clicks while it does clicks beside it.
+     */
+    private void goesOn(Runnable click) {
+        page.evaluate("window.shown = 0");
+        click.run();
+        panelComes();
+    }
+
     /** Chooses a time in the frame, and goes on until the window is led to the gateway. */
     private void bookInside(FrameLocator frame, String name) {
-        frame.locator(".slot").first().click();
-        Locator checkout = frame.getByRole(AriaRole.LINK, new FrameLocator.GetByRoleOptions().setName("To checkout"));
-        assertThat(checkout).isVisible();
-        // The page goes to the beginning of what is shown now; whoever clicks while it does clicks beside it.
-        page.waitForFunction("document.querySelector('gastfreund-panel').getBoundingClientRect().top >= -1");
-        checkout.click();
+        goesOn(() -> frame.locator(".slot").first().click());
+        goesOn(() -> frame.getByRole(AriaRole.LINK, new FrameLocator.GetByRoleOptions().setName("To checkout"))
+                .click());
         frame.getByLabel("Name").fill(name);
         frame.getByLabel("Mail address").fill(name.toLowerCase().replace(' ', '.') + "@post.example");
         frame.getByLabel("Telephone").fill("+49 30 5550 177");
@@ -156,11 +187,11 @@ class EmbedTest extends DemoHouseTest {
         assertThat(frame().locator(".slot").first()).isVisible();
         List<?> before = (List<?>) page.evaluate("(() => { const f = document.createElement('iframe');"
                 + " document.body.append(f); const own = new Set(Object.getOwnPropertyNames(f.contentWindow)); f.remove();"
-                + " return Object.getOwnPropertyNames(window).filter(n => !own.has(n) && !['shifts', 'heard'].includes(n)"
+                + " return Object.getOwnPropertyNames(window).filter(n => !own.has(n) && !['shifts', 'moved', 'shown', 'heard'].includes(n)"
                 + " && !/^\\d+$/.test(n)); })()");
         assertThat(before).as("left on window").isEmpty();
         assertThat(((Number) page.evaluate("window.shifts")).doubleValue())
-                .as("layout shift")
+                .as("layout shift: %s", page.evaluate("window.moved"))
                 .isZero();
         Number inside = (Number) frame().locator("html").evaluate("() => window.shifts");
         assertThat(inside.doubleValue()).as("layout shift in the frame").isLessThan(0.05);
@@ -248,6 +279,96 @@ class EmbedTest extends DemoHouseTest {
         edits.change("house", "1", house -> ((ObjectNode) house.path("extra"))
                 .putArray("sites")
                 .add("*"));
+    }
+
+    /** Holds back what the browser asks the house for, until the test lets it go. */
+    private List<Route> held(String glob) {
+        List<Route> held = new ArrayList<>();
+        context.route(address(glob), held::add);
+        return held;
+    }
+
+    /** Goes nowhere yet: the clock of the first page with a panel is to be the test's. */
+    private void openLater() {
+        open("none", 1280, true);
+        page.clock().install();
+    }
+
+    /** A page with a panel whose own page is asked for and has not come. */
+    private List<Route> panelOnItsWay() {
+        List<Route> pages = held("/embed/offers/**");
+        // Until its frames are loaded, a page is not.
+        page.navigate(
+                neighbour("gift-ideas"), new Page.NavigateOptions().setWaitUntil(WaitUntilState.DOMCONTENTLOADED));
+        page.waitForCondition(() -> !pages.isEmpty());
+        return pages;
+    }
+
+    private void minutesLater() {
+        page.clock().runFor(Duration.ofMinutes(5).toMillis());
+    }
+
+    @Test
+    void aButtonWaitsForWhoeverReadsFirst() {
+        openLater();
+        page.navigate(neighbour("shop"));
+        Locator open = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Choose a time"));
+        assertThat(open).isVisible();
+        minutesLater();
+        open.click();
+        assertThat(frame().locator(".slot").first()).isVisible();
+        minutesLater();
+        assertThat(frame().locator(".slot").first()).isVisible();
+    }
+
+    @Test
+    void aPanelFarBelowWaitsForWhoeverReadsFirst() {
+        openLater();
+        page.addInitScript(
+                "addEventListener('DOMContentLoaded', () => { document.body.style.paddingTop = '20000px'; })");
+        page.navigate(neighbour("gift-ideas"));
+        assertThat(page.locator("gastfreund-panel iframe")).isAttached();
+        minutesLater();
+        page.locator("gastfreund-panel").scrollIntoViewIfNeeded();
+        assertThat(frame().locator(".slot").first()).isVisible();
+    }
+
+    @Test
+    void aSlowWayToTheHouseIsNoHouseThatIsGone() {
+        openLater();
+        List<Route> pages = panelOnItsWay();
+        page.clock().runFor(10_000);
+        List<Route> fonts = held("/**/*.woff2");
+        pages.get(0).resume();
+        assertThat(frame().locator(".slot").first()).isVisible();
+        minutesLater();
+        page.waitForCondition(() -> !fonts.isEmpty());
+        fonts.forEach(Route::resume);
+        page.waitForLoadState();
+        minutesLater();
+        assertThat(frame().locator(".slot").first()).isVisible();
+    }
+
+    @Test
+    void aPanelThatIsHiddenWhileItComesIsThereWhenItIsShownAgain() {
+        openLater();
+        List<Route> pages = panelOnItsWay();
+        page.evaluate("document.querySelector('main').hidden = true");
+        pages.get(0).resume();
+        panelComes();
+        page.waitForLoadState();
+        minutesLater();
+        page.evaluate("document.querySelector('main').hidden = false");
+        assertThat(frame().locator(".slot").first()).isVisible();
+    }
+
+    @Test
+    void aHouseThatSaysNothingLeavesTheLinkAndASentence() {
+        openLater();
+        List<Route> pages = panelOnItsWay();
+        minutesLater();
+        assertThat(page.getByText("Booking cannot be shown here just now.")).isVisible();
+        assertThat(page.getByText("Book a seat at the clay table")).isVisible();
     }
 
     @Test

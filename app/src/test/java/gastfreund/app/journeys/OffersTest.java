@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.core.hours.OfferId;
@@ -11,7 +12,9 @@ import gastfreund.core.offers.AddOn;
 import gastfreund.core.offers.AddOnId;
 import gastfreund.core.offers.Offer;
 import gastfreund.core.offers.PriceRule;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -260,7 +263,10 @@ class OffersTest extends Journey {
             page.getByLabel(day).last().check();
         }
         // The days that were taken out have gone, too, before one of those that stay is clicked.
-        assertThat(page.locator(".price-grid .changed[aria-label^='Sat']")).hasCount(0);
+        assertThat(page.locator(".price-grid tr:has(th:has-text('Sat')) .changed"))
+                .hasCount(0);
+        assertThat(page.locator(".price-grid tr:has(th:has-text('Sun')) .changed"))
+                .hasCount(0);
         assertThat(page.locator(".price-grid .changed").first()).isVisible();
         page.locator(".price-grid .changed").first().click();
         page.waitForLoadState();
@@ -277,5 +283,92 @@ class OffersTest extends Journey {
         button("Keep these prices").click();
         assertThat(page.getByText("It is kept")).isVisible();
         assertThat(offer("clay-table").priceRules()).hasSize(rules);
+    }
+
+    /** The address of a week of prices in which one start is looked at. */
+    private static final Pattern CHOSEN = Pattern.compile("[?&]at=");
+
+    /** A rule on its way of which the week shows something. */
+    private String rule() {
+        page.navigate(address("/desk/offers/clay-table"));
+        link("Its prices, and when").click();
+        page.waitForLoadState();
+        String rule = "priceRules/" + offer("clay-table").priceRules().size() + "/";
+        button("Another rule").click();
+        field(rule + "by").fill("50 %");
+        assertThat(page.locator(".price-grid .changed").first()).isVisible();
+        return rule;
+    }
+
+    /** The rule is changed once more, and what says so is held on its way. */
+    private Route changedAndHeld(String rule) {
+        List<Route> held = new ArrayList<>();
+        page.route("**/clay-table/prices**", route -> {
+            String said = route.request().postData();
+            if (said != null && said.contains("by=30+%25")) {
+                held.add(route);
+            } else {
+                route.resume();
+            }
+        });
+        field(rule + "by").fill("30 %");
+        page.waitForCondition(() -> !held.isEmpty());
+        return held.get(0);
+    }
+
+    /** What was held goes on, and is answered. */
+    private void answered(Route held) {
+        page.waitForResponse(r -> r.url().contains("week=&fragment=") && r.status() == 200, held::resume)
+                .finished();
+        page.unroute("**/clay-table/prices**");
+    }
+
+    @Test
+    void aClickIsNotLostWhereAnAnswerComesMeanwhile() {
+        open(true, 1280);
+        signIn();
+        String rule = rule();
+        Route held = changedAndHeld(rule);
+        List<String> loaded = new ArrayList<>();
+        page.onRequest(r -> {
+            if (r.isNavigationRequest()) {
+                loaded.add(r.method() + " " + r.url());
+            }
+        });
+        page.locator(".price-grid a.cell").nth(3).hover();
+        page.mouse().down();
+        answered(held);
+        page.evaluate("() => new Promise(done => requestAnimationFrame(() => setTimeout(done, 0)))");
+        page.mouse().up();
+        page.waitForURL(CHOSEN);
+        assertThat(field(rule + "by")).hasValue(Pattern.compile("30.%"));
+        assertThat(loaded).singleElement().asString().startsWith("GET ").containsPattern(CHOSEN);
+    }
+
+    @Test
+    void whoHasTheFocusOnATimeOfTheWeekKeepsItWhereAnAnswerComes() {
+        open(true, 1280);
+        signIn();
+        String rule = rule();
+        Route held = changedAndHeld(rule);
+        Locator time = page.locator(".price-grid a.cell.changed").first();
+        String before = time.innerText();
+        time.focus();
+        page.evaluate("() => { window.same = true; }");
+        answered(held);
+        assertThat(time).not().hasText(before);
+        assertThat(time).isFocused();
+        assertThat(page.evaluate("() => window.same")).isEqualTo(true);
+    }
+
+    @Test
+    void whoFollowsALinkRightAfterAChangeTakesItAlong() {
+        open(true, 1280);
+        signIn();
+        String rule = rule();
+        field(rule + "by").fill("30 %");
+        page.locator(".price-grid a.cell").nth(3).click();
+        page.waitForURL(CHOSEN);
+        assertThat(field(rule + "by")).hasValue(Pattern.compile("30.%"));
     }
 }

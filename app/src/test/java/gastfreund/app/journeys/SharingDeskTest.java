@@ -6,7 +6,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -56,6 +59,37 @@ class SharingDeskTest extends Journey {
         assertThat(panel().locator("h1")).isVisible();
         assertThat(panel().locator(":root").evaluate("r => getComputedStyle(r).getPropertyValue('--clay').trim()"))
                 .isEqualTo("#2d6a4f");
+    }
+
+    /** What is typed beside the sentences is not theirs: an answer to them may come while it is typed, and after. */
+    @Test
+    void whatIsTypedBesideTheSentencesStaysWhileTheyAreAnswered() {
+        open(true, 1280);
+        signIn();
+        page.navigate(address("/desk/house/sharing?what=offer:clay-table"));
+        page.waitForLoadState();
+        Locator name = page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true));
+        List<Route> held = new ArrayList<>();
+        page.route("**/desk/house/sharing?**", held::add);
+        page.evaluate("() => { window.same = true; }");
+        field("accent").fill("#2d6a4f");
+        page.waitForCondition(() -> !held.isEmpty());
+        name.pressSequentially("Grn");
+        page.keyboard().press("ArrowLeft");
+        held.get(0).resume();
+        assertThat(page.locator("#code")).containsText("accent=\"#2d6a4f\"");
+        assertThat(name).isFocused();
+        page.keyboard().type("ee");
+        assertThat(name).hasValue("Green");
+        page.unroute("**/desk/house/sharing?**");
+        field("accent").fill("#8a4b2d");
+        assertThat(page.locator("#code")).containsText("accent=\"#8a4b2d\"");
+        assertThat(name).hasValue("Green");
+        assertThat(page.evaluate("() => window.same")).isEqualTo(true);
+        button("Keep this look").click();
+        assertThat(page.getByText("The look is kept.")).isVisible();
+        assertThat(panel().locator(":root").evaluate("r => getComputedStyle(r).getPropertyValue('--clay').trim()"))
+                .isEqualTo("#8a4b2d");
     }
 
     @Test

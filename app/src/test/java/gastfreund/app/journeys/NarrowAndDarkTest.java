@@ -3,9 +3,9 @@ package gastfreund.app.journeys;
 import com.microsoft.playwright.options.ColorScheme;
 
 /** The pages at night, on a telephone. */
-class DarkAndNarrowTest extends Accessibility {
+class NarrowAndDarkTest extends Accessibility {
 
-    DarkAndNarrowTest() {
+    NarrowAndDarkTest() {
         super(ColorScheme.DARK, 390);
     }
 }
