@@ -42,13 +42,13 @@ public class DeskHolds {
     }
 
     /**
-     * Holds a place instead of the one that was held before.
+     * Holds a place instead of the one that was held before; belongs into the transaction in which it was found to be free.
      *
      * @param basket empty: none was
      * @param who the mark of whoever holds it
      * @return the basket
      */
-    @Transactional
+    @Transactional(propagation = Propagation.MANDATORY)
     public String hold(String basket, Reserved reserved, String who) {
         release(basket);
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);

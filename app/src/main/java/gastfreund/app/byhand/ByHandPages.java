@@ -30,6 +30,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** The page on which a host books for a guest, from what was typed. */
 @Component
@@ -41,10 +42,17 @@ class ByHandPages {
     private final ByHand byHand;
     private final ByHandFields fields;
     private final CatalogueService catalogues;
+    private final TransactionTemplate transaction;
     private final Clock clock;
 
-    ByHandPages(ByHand byHand, ByHandFields fields, CatalogueService catalogues, Clock clock) {
+    ByHandPages(
+            ByHand byHand,
+            ByHandFields fields,
+            CatalogueService catalogues,
+            TransactionTemplate transaction,
+            Clock clock) {
         this.fields = fields;
+        this.transaction = transaction;
         this.byHand = byHand;
         this.catalogues = catalogues;
         this.clock = clock;
@@ -121,8 +129,12 @@ class ByHandPages {
                 : open.filter(e -> e.time().start() >= from).findFirst();
     }
 
-    /** The same, with what is chosen held from now on. */
+    /** The same, with what is chosen held from now on: it is free when it is held, for it is looked for in the same transaction. */
     State held(ByHandForm form, Host host) {
+        return transaction.execute(status -> hold(form, host));
+    }
+
+    private State hold(ByHandForm form, Host host) {
         State state = state(form);
         ByHand.Chosen chosen = state.chosen();
         if (chosen == null) {

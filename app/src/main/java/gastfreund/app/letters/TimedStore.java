@@ -44,10 +44,13 @@ class TimedStore {
         this.jdbc = jdbc;
     }
 
-    /** Confirmed bookings of an offer that start after one instant and no later than another. */
+    /**
+     * Bookings of an offer that start after one instant and no later than another; those that are over already, too, so
+     * that what became of a letter is noted whoever comes first after a long time without power.
+     */
     List<Candidate> starting(OfferId offer, String letter, Instant after, Instant until, Instant now) {
         return candidates(
-                "b.status = 'confirmed' AND b.start_at > :after AND b.start_at <= :until",
+                "b.status IN ('confirmed', 'completed') AND b.start_at > :after AND b.start_at <= :until",
                 "b.start_at",
                 offer,
                 letter,

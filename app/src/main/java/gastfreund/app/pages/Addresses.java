@@ -5,7 +5,7 @@ import java.util.Map;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.springframework.web.util.UriUtils;
 
-/** Addresses with parameters that somebody has said. */
+/** Addresses as pages say them. */
 public final class Addresses {
 
     private Addresses() {}
@@ -20,5 +20,15 @@ public final class Addresses {
     /** A value as it stands in an address, whatever is in it: for builders that take it as encoded ({@code build(true)}). */
     public static String value(String said) {
         return UriUtils.encode(said, StandardCharsets.UTF_8);
+    }
+
+    /**
+     * An address of the house as a page says it that is drawn without a template.
+     *
+     * @param root the address under which the house lies, with a slash at its end
+     * @param address within the house, with a slash at its beginning
+     */
+    public static String under(String root, String address) {
+        return root + address.substring(1);
     }
 }

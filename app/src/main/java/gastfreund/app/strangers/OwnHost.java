@@ -10,7 +10,7 @@ import java.util.Optional;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Where the house's own address is set, answers to no other name. */
-final class OwnHost extends OncePerRequestFilter {
+public final class OwnHost extends OncePerRequestFilter {
 
     private final Optional<URI> own;
 
@@ -30,8 +30,12 @@ final class OwnHost extends OncePerRequestFilter {
     }
 
     private static boolean isOwn(HttpServletRequest request, URI own) {
-        int usual = "https".equals(own.getScheme()) ? 443 : 80;
-        int port = own.getPort() < 0 ? usual : own.getPort();
-        return request.getServerName().equalsIgnoreCase(own.getHost()) && request.getServerPort() == port;
+        return request.getServerName().equalsIgnoreCase(own.getHost()) && request.getServerPort() == portOf(own);
+    }
+
+    /** The port that an address means, said or not. */
+    public static int portOf(URI address) {
+        int usual = "https".equals(address.getScheme()) ? 443 : 80;
+        return address.getPort() < 0 ? usual : address.getPort();
     }
 }

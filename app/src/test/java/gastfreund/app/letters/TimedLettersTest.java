@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gastfreund.app.catalogue.CatalogueEdits;
 import gastfreund.app.endings.Attendance;
+import gastfreund.app.endings.EndingRounds;
 import gastfreund.app.messages.Written;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrdersTest;
+import gastfreund.core.bookings.BookingStatus;
 import gastfreund.core.openings.Answer;
 import gastfreund.housefile.HouseFile;
 import java.time.Duration;
@@ -35,6 +37,9 @@ class TimedLettersTest extends OrdersTest {
 
     @Autowired
     private Attendance attendance;
+
+    @Autowired
+    private EndingRounds endings;
 
     @BeforeEach
     void twoLetters() {
@@ -132,7 +137,11 @@ class TimedLettersTest extends OrdersTest {
     void whatStartedDuringALongTimeWithoutPowerIsNotedAsLate() {
         Order order = paid("wheel-hire", "60", 20, "WORKS");
         timed.send();
-        at(order, Duration.ofDays(-6));
+        clock.moveAhead(Duration.between(
+                clock.instant(), line(order).time().startInstant().plus(Duration.ofDays(6))));
+        endings.run();
+        assertThat(line(order).status()).isEqualTo(BookingStatus.COMPLETED);
+        timed.send();
         assertThat(soon(order)).isEmpty();
         assertThat(state(order, "day-before")).isEqualTo("late");
     }

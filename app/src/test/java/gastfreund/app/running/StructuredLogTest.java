@@ -16,7 +16,8 @@ class StructuredLogTest {
 
     @Test
     void everyLineIsOfTheElasticCommonSchemaAndSaysToWhichRequestItBelongs() throws Exception {
-        try (RunningApplication application = new RunningApplication(List.of("-Xmx300m", "-DGASTFREUND_LOG=ecs"))) {
+        try (RunningApplication application =
+                new RunningApplication(List.of("-Xmx300m", "-XX:TieredStopAtLevel=1", "-DGASTFREUND_LOG=ecs"))) {
             HttpResponse<String> answer = application.get("/offers/private-lesson?gone=many");
             assertThat(answer.statusCode()).isEqualTo(400);
             List<JsonNode> lines = application
