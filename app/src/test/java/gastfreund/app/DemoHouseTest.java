@@ -18,6 +18,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
@@ -26,6 +27,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -43,6 +45,11 @@ import org.springframework.test.context.TestExecutionListeners;
 @Import({DemoHouseTest.Clocks.class, CatalogueEdits.class, AllRounds.class, Letters.class, FreshHouse.Copy.class})
 @TestExecutionListeners(listeners = FreshHouse.class, mergeMode = TestExecutionListeners.MergeMode.MERGE_WITH_DEFAULTS)
 public abstract class DemoHouseTest {
+
+    static {
+        // As long as a browser waits for what it is to see: a machine may have much else to do.
+        Awaitility.setDefaultTimeout(Duration.ofSeconds(30));
+    }
 
     protected static final Standins STANDINS = Standins.running();
     private static final Path HOME = temporary();
@@ -117,6 +124,7 @@ public abstract class DemoHouseTest {
         registry.add("gastfreund.jobs.meetings", () -> "1h");
         registry.add("gastfreund.limits.slower", () -> "1ms");
         registry.add("gastfreund.limits.password-cost", () -> 4);
+        registry.add("gastfreund.door.bits", () -> 10);
         registry.add("gastfreund.shares.visitor", () -> 1000);
         registry.add("gastfreund.shares.house", () -> 1000);
         registry.add("gastfreund.proxies", () -> "127.0.0.1");

@@ -4,7 +4,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.core.importer.Location;
 
 /** Classes of the product, without the tests' and those that the framework has generated at an earlier build. */
-final class WrittenByUs implements ImportOption {
+public final class WrittenByUs implements ImportOption {
 
     private static final ImportOption NO_TESTS = new DoNotIncludeTests();
 
