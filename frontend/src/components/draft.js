@@ -140,7 +140,7 @@ export const draft = () => ({
     if (now && gone.selectionStart != null) now.setSelectionRange(gone.selectionStart, gone.selectionEnd);
   },
 
-  // What was unfolded stays so, and so does what is typed in a form beside that of the draft.
+  // What was unfolded stays so, and so does what is typed or ticked in a form beside that of the draft.
   replace(old, part) {
     const fresh = document.importNode(part, true);
     if (old.isEqualNode(fresh)) return;
@@ -150,9 +150,12 @@ export const draft = () => ({
     [...fresh.querySelectorAll('details')].forEach((one, i) => {
       one.open = open.length > i ? open[i] : one.open;
     });
-    for (const typed of old.querySelectorAll(TYPED)) {
-      const again = typed.id && typed.form?.id !== 'one' && fresh.querySelector(`#${CSS.escape(typed.id)}`);
-      if (again && typed.value !== typed.defaultValue) again.value = typed.value;
+    for (const control of old.querySelectorAll(`${TYPED}, input[type=checkbox]`)) {
+      const ticked = control.checked !== control.defaultChecked;
+      const again = (ticked || control.value !== control.defaultValue) && control.form?.id !== 'one' && alike(fresh, control);
+      if (!again) continue;
+      again.value = control.value;
+      again.checked = control.checked;
     }
     old.replaceWith(fresh);
   },

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import gastfreund.core.hours.OfferId;
@@ -82,6 +83,34 @@ class DeskListsTest extends Journey {
         list("Janne Moos");
         page.locator("tbody tr").first().locator("a").first().click();
         assertThat(page).hasURL(Pattern.compile("day=" + dateOf(first).plusWeeks(1)));
+    }
+
+    @Test
+    void whatIsTickedStaysTickedWhereAFilterBringsOtherRows() {
+        open(true, 1280);
+        signIn();
+        byHand(20, "Juna Feld", "feld@post.example");
+        byHand(22, "Juna Wald", "wald@post.example");
+        list("Juna");
+        Locator boxes = page.locator("tbody input[type=checkbox]");
+        assertThat(boxes).hasCount(2);
+        Locator box = page.locator("tbody tr:has-text('Juna Wald') input[type=checkbox]");
+        Pattern answers = Pattern.compile("/desk/bookings[?].*fragment");
+        List<Route> held = held(answers);
+        page.getByLabel("Guest or number").fill("Juna Wald");
+        page.waitForCondition(() -> !held.isEmpty());
+        box.check();
+        held.get(0).resume();
+        assertThat(boxes).hasCount(1);
+        assertThat(box).isChecked();
+        assertThat(box).isFocused();
+        page.unroute(answers);
+        page.getByLabel("Guest or number").fill("Juna");
+        assertThat(boxes).hasCount(2);
+        assertThat(page.locator("tbody input:checked")).hasCount(1);
+        button("With the ticked ones").click();
+        assertThat(heading("One booking")).isVisible();
+        assertThat(page.locator("main")).containsText("Juna Wald");
     }
 
     @Test

@@ -19,11 +19,9 @@ import gastfreund.app.hosts.Role;
 import gastfreund.core.offers.StaffId;
 import java.nio.charset.StandardCharsets;
 import java.time.DayOfWeek;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -123,16 +121,14 @@ class HoursTest extends Journey {
     }
 
     private void typedBefore(String where, String field, String text, String told) {
-        List<Route> late = new ArrayList<>();
-        Consumer<Route> held = late::add;
         Pattern scripts = Pattern.compile("/app/desk[^/]*[.]js");
-        page.route(scripts, held);
+        List<Route> late = held(scripts);
         page.navigate(address("/desk/" + where), new Page.NavigateOptions().setWaitUntil(WaitUntilState.COMMIT));
         page.locator(field).fill(text);
         page.waitForCondition(() -> !late.isEmpty());
         late.get(0).resume();
         assertThat(effect()).containsText(told);
-        page.unroute(scripts, held);
+        page.unroute(scripts);
     }
 
     /** Two changes on their way could overtake one another, and the older one would be what is kept. */
@@ -140,10 +136,8 @@ class HoursTest extends Journey {
     void whatIsChangedWhileAnAnswerIsOnItsWayIsAskedAfterIt() {
         open(true, 1280);
         openHours("staff/jonte");
-        List<Route> held = new ArrayList<>();
-        Consumer<Route> hold = held::add;
         Pattern week = Pattern.compile("/desk/hours/staff/jonte$");
-        page.route(week, hold);
+        List<Route> held = held(week);
         page.locator("#lane-wed").focus();
         Keyboard keys = page.keyboard();
         keys.press("ArrowRight");
@@ -154,7 +148,7 @@ class HoursTest extends Journey {
         keys.press("Enter");
         page.evaluate("() => new Promise(done => setTimeout(done, 0))");
         assertThat(held).hasSize(1);
-        page.unroute(week, hold);
+        page.unroute(week);
         held.get(0).resume();
         assertThat(effect()).containsText("Thursday: ");
         button("Back to as it was").click();

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import gastfreund.app.DemoHouseTest;
 import gastfreund.core.openings.Answer;
@@ -68,6 +69,13 @@ abstract class Journey extends DemoHouseTest {
     /** What the browser complains about by itself when a page is refused on purpose. */
     final void forgive(String part) {
         complaints.removeIf(c -> c.contains(part));
+    }
+
+    /** What the browser asks for at such addresses waits from now on, until the test lets it go. */
+    final List<Route> held(Pattern addresses) {
+        List<Route> held = new ArrayList<>();
+        page.route(addresses, held::add);
+        return held;
     }
 
     final Locator button(String name) {

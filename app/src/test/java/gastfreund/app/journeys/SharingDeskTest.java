@@ -8,7 +8,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -69,8 +68,8 @@ class SharingDeskTest extends Journey {
         page.navigate(address("/desk/house/sharing?what=offer:clay-table"));
         page.waitForLoadState();
         Locator name = page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true));
-        List<Route> held = new ArrayList<>();
-        page.route("**/desk/house/sharing?**", held::add);
+        Pattern answers = Pattern.compile("/desk/house/sharing[?]");
+        List<Route> held = held(answers);
         page.evaluate("() => { window.same = true; }");
         field("accent").fill("#2d6a4f");
         page.waitForCondition(() -> !held.isEmpty());
@@ -81,7 +80,7 @@ class SharingDeskTest extends Journey {
         assertThat(name).isFocused();
         page.keyboard().type("ee");
         assertThat(name).hasValue("Green");
-        page.unroute("**/desk/house/sharing?**");
+        page.unroute(answers);
         field("accent").fill("#8a4b2d");
         assertThat(page.locator("#code")).containsText("accent=\"#8a4b2d\"");
         assertThat(name).hasValue("Green");
