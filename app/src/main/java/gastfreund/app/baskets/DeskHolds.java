@@ -4,7 +4,6 @@ import gastfreund.app.bookings.BookingStore;
 import gastfreund.app.bookings.Hold;
 import gastfreund.app.bookings.Reserved;
 import gastfreund.app.catalogue.CatalogueService;
-import gastfreund.app.secrets.Tokens;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -23,14 +22,12 @@ public class DeskHolds {
     private final BookingStore bookings;
     private final BasketStore store;
     private final CatalogueService catalogues;
-    private final Tokens tokens;
     private final Clock clock;
 
-    DeskHolds(BookingStore bookings, BasketStore store, CatalogueService catalogues, Tokens tokens, Clock clock) {
+    DeskHolds(BookingStore bookings, BasketStore store, CatalogueService catalogues, Clock clock) {
         this.bookings = bookings;
         this.store = store;
         this.catalogues = catalogues;
-        this.tokens = tokens;
         this.clock = clock;
     }
 
@@ -44,22 +41,18 @@ public class DeskHolds {
     /**
      * Holds a place instead of the one that was held before; belongs into the transaction in which it was found to be free.
      *
-     * @param basket empty: none was
+     * @param basket made here where it is only a name yet
      * @param who the mark of whoever holds it
-     * @return the basket
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    public String hold(String basket, Reserved reserved, String who) {
+    public void hold(String basket, Reserved reserved, String who) {
         release(basket);
         Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
-        String token = basket;
-        if (basket.isEmpty() || !store.exists(basket)) {
-            token = tokens.next();
-            store.insert(token, "", now);
+        if (!store.exists(basket)) {
+            store.insert(basket, "", now);
         }
         Duration time = Duration.ofMinutes(catalogues.catalogue().holdMinutes());
-        bookings.insertHold(token, reserved, Hold.from(now, now.plus(time)), who);
-        return token;
+        bookings.insertHold(basket, reserved, Hold.from(now, now.plus(time)), who);
     }
 
     /** All that is held, the first one first. */

@@ -198,10 +198,10 @@ public class ByHand {
                 query(repeat.choice(), day, basket), repeat.start(), repeat.times(), repeat.every(), repeat.instead()));
     }
 
-    /** Holds what is chosen while the rest is written; the basket. */
-    public String hold(Choice choice, Chosen chosen, String basket, String who) {
+    /** Holds what is chosen while the rest is written. */
+    public void hold(Choice choice, Chosen chosen, String basket, String who) {
         Reserved reserved = choice.reserved(new BookingId(tokens.next()), chosen.time(), chosen.option());
-        return holds.hold(basket, reserved, who);
+        holds.hold(basket, reserved, who);
     }
 
     /** Until when a place is held; empty where it is not. */
@@ -220,6 +220,11 @@ public class ByHand {
                         && r.addOns().equals(choice.addOns())
                         && (choice.staff() == null || r.staff().contains(choice.staff()))
                         && Objects.equals(r.place(), chosen.option().place()));
+    }
+
+    /** The order that was made of what a basket held; empty: none yet. */
+    public Optional<Order> madeOf(String basket) {
+        return store.byBasket(basket);
     }
 
     /** Gives back what is held. */

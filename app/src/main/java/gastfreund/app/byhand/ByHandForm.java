@@ -1,15 +1,21 @@
 package gastfreund.app.byhand;
 
+import gastfreund.app.languages.Formats;
 import gastfreund.app.openings.Choice;
 import gastfreund.app.orders.Contact;
+import gastfreund.app.orders.Order;
+import gastfreund.app.orders.OrderLine;
 import gastfreund.app.typed.GivenDate;
 import gastfreund.app.typed.GivenNumber;
 import gastfreund.app.typed.Written;
+import gastfreund.core.bookings.BookingStatus;
+import gastfreund.core.money.Money;
 import gastfreund.core.openings.Series;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,7 +27,7 @@ import org.jspecify.annotations.Nullable;
  * @param every how many weeks lie between two dates
  * @param instead other starts, on dates of a series on which the wanted one is not to be had
  * @param way how it is paid, as {@link ByHand.Way} says it
- * @param held the basket in which the place is held
+ * @param held the name of the basket for its place
  */
 public record ByHandForm(
         @Nullable String offer,
@@ -48,6 +54,29 @@ public record ByHandForm(
         @Nullable String way,
         @Nullable Boolean tell,
         @Nullable String held) {
+
+    private static final Pattern BASKET = Pattern.compile("[\\w-]{22}");
+
+    /** The name that its basket got when it was first shown; empty where it got none. */
+    Optional<String> basket() {
+        return Optional.of(said(held)).filter(h -> BASKET.matcher(h).matches());
+    }
+
+    /** Whether this is the form from which an order was made that still stands as it was written here. */
+    boolean isOf(Order order, Formats f) {
+        OrderLine first = order.lines().get(0);
+        String typed = said(price).strip();
+        Optional<Money> own = f.amount(typed);
+        return first.status() == BookingStatus.CONFIRMED
+                && first.offer().value().equals(offer)
+                && chosenStart().equals(OptionalLong.of(first.time().start()))
+                && contact().equals(order.contact())
+                && (typed.isEmpty()
+                        || order.lines().stream()
+                                .map(OrderLine::total)
+                                .map(Optional::of)
+                                .allMatch(own::equals));
+    }
 
     boolean inSpite() {
         return spite != null && spite;

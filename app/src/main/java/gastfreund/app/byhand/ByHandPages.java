@@ -10,6 +10,7 @@ import gastfreund.app.orders.Contact;
 import gastfreund.app.orders.Order;
 import gastfreund.app.pages.Field;
 import gastfreund.app.pages.Note;
+import gastfreund.app.secrets.Tokens;
 import gastfreund.app.typed.MailAddress;
 import gastfreund.core.money.Money;
 import gastfreund.core.offers.Offer;
@@ -42,6 +43,7 @@ class ByHandPages {
     private final ByHand byHand;
     private final ByHandFields fields;
     private final CatalogueService catalogues;
+    private final Tokens tokens;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
@@ -49,9 +51,11 @@ class ByHandPages {
             ByHand byHand,
             ByHandFields fields,
             CatalogueService catalogues,
+            Tokens tokens,
             TransactionTemplate transaction,
             Clock clock) {
         this.fields = fields;
+        this.tokens = tokens;
         this.transaction = transaction;
         this.byHand = byHand;
         this.catalogues = catalogues;
@@ -62,7 +66,7 @@ class ByHandPages {
      * What was typed, and what that means.
      *
      * @param chosen null where nothing can be had
-     * @param basket in which it is held; empty: it is not
+     * @param basket for its place; no more than a name before something is held
      * @param wrong what is wrong, by fields
      */
     record State(
@@ -74,8 +78,8 @@ class ByHandPages {
             String basket,
             Map<String, String> wrong) {
 
-        State held(String in) {
-            return new State(form, choice, day, times, chosen, in, wrong);
+        State in(String other) {
+            return new State(form, choice, day, times, chosen, other, wrong);
         }
 
         State wrong(Map<String, String> what) {
@@ -104,7 +108,7 @@ class ByHandPages {
                         : Optional.empty())
                 .filter(d -> !d.isBefore(today.minusYears(1)) && d.isBefore(today.plusYears(3)))
                 .orElse(today);
-        String basket = ByHandForm.said(form.held());
+        String basket = form.basket().orElseGet(tokens::next);
         List<Answer.Entry> times = byHand.times(choice, day, basket);
         OptionalLong start = form.chosenStart();
         ByHand.Chosen chosen = start.isPresent()
@@ -129,34 +133,56 @@ class ByHandPages {
                 : open.filter(e -> e.time().start() >= from).findFirst();
     }
 
-    /** The same, with what is chosen held from now on: it is free when it is held, for it is looked for in the same transaction. */
+    /**
+     * The same, with what is chosen held from now on: it is free when it is held, for it is looked for in the same transaction. A
+     * form that was booked holds nothing more: what of it comes late would be held for nobody.
+     */
     State held(ByHandForm form, Host host) {
-        return transaction.execute(status -> hold(form, host));
+        return transaction.execute(status -> {
+            State state = state(form);
+            if (byHand.madeOf(state.basket()).isPresent()) {
+                return state.in(tokens.next());
+            }
+            hold(state, host);
+            return state;
+        });
     }
 
-    private State hold(ByHandForm form, Host host) {
-        State state = state(form);
+    private void hold(State state, Host host) {
         ByHand.Chosen chosen = state.chosen();
         if (chosen == null) {
             byHand.release(state.basket());
-            return state;
+        } else if (!byHand.holds(state.basket(), state.choice(), chosen)) {
+            byHand.hold(state.choice(), chosen, state.basket(), "desk-" + host.id());
         }
-        return byHand.holds(state.basket(), state.choice(), chosen)
-                ? state
-                : state.held(byHand.hold(state.choice(), chosen, state.basket(), "desk-" + host.id()));
     }
 
     void leave(String basket) {
         byHand.release(basket);
     }
 
+    /**
+     * Books it: in one transaction, so that what else comes of the same form finds it either held or booked. The same form again is
+     * the same booking.
+     */
     Done place(ByHandForm form, Host host, Formats f) {
-        State state = held(form, host);
+        return transaction.execute(status -> {
+            State state = state(form);
+            Optional<Order> made = byHand.madeOf(state.basket());
+            if (made.isPresent() && form.isOf(made.get(), f)) {
+                return new Done(made.get(), null);
+            }
+            return placed(made.isPresent() ? state.in(tokens.next()) : state, host, f);
+        });
+    }
+
+    private Done placed(State state, Host host, Formats f) {
+        hold(state, host);
         Map<String, String> wrong = wrong(state, host, f);
-        ByHand.Chosen chosen = state.chosen();
-        if (!wrong.isEmpty() || chosen == null) {
+        if (!wrong.isEmpty()) {
             return new Done(null, page(state.wrong(wrong), host, f));
         }
+        ByHandForm form = state.form();
         Optional<Money> own = f.amount(ByHandForm.said(form.price()));
         Contact contact = form.contact();
         Optional<Order> order = byHand.book(new ByHand.Wish(
@@ -188,8 +214,12 @@ class ByHandPages {
         } else if (contact.email().isBlank() && (link || form.tells())) {
             wrong.put("email", f.text(link ? "byhand.linkNeedsMail" : "byhand.tellNeedsMail"));
         }
-        if (state.chosen() == null) {
+        ByHand.Chosen chosen = state.chosen();
+        if (chosen == null) {
             wrong.put("start", f.text("byhand.nothing"));
+        } else if (form.chosenStart().orElse(chosen.time().start())
+                != chosen.time().start()) {
+            wrong.put("start", f.text("byhand.gone"));
         }
         String typed = ByHandForm.said(form.price()).strip();
         if (!typed.isEmpty()) {

@@ -206,6 +206,11 @@ public class OrderStore {
         return find("id = (SELECT order_id FROM bookings WHERE id = ?)", booking);
     }
 
+    /** The latest that was placed from a basket. */
+    public Optional<Order> byBasket(String basket) {
+        return find("id = (SELECT max(id) FROM orders WHERE basket = ?)", basket);
+    }
+
     private Optional<Order> find(String condition, Object value) {
         return jdbc.sql("SELECT * FROM orders WHERE " + condition)
                 .param(value)

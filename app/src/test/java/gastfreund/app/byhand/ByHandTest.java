@@ -53,6 +53,7 @@ class ByHandTest extends OrdersTest {
         form.put("name", name);
         form.put("source", "telephone");
         form.put("way", "later");
+        form.put("held", held(host.get("/desk/book")));
         return form;
     }
 
@@ -217,21 +218,84 @@ class ByHandTest extends OrdersTest {
     @Test
     void thePlaceIsHeldWhileItIsWrittenAndGivenBackWhenItIsLeft() {
         Answer.Entry entry = opening("private-lesson", "60", 1, 45);
-        Map<String, Object> form = form(entry, "Edda Wirth");
-        form.put("staff", entry.open().get(0).staff().get(0).value());
-        assertThat(held(host.get("/desk/book?offer=private-lesson&day=" + form.get("day"))))
+        Map<String, Object> form = withSomebody(entry, "Edda Wirth");
+        assertThat(jdbc.sql("SELECT count(*) FROM baskets WHERE token = ?")
+                        .param(form.get("held"))
+                        .query(Integer.class)
+                        .single())
                 .as("whoever only looks keeps nothing")
-                .isEmpty();
+                .isZero();
+        assertThat(holds(entry)).isZero();
         HttpResponse<String> page = host.post("/desk/book", form);
         String basket = held(page);
-        assertThat(basket).isNotEmpty();
+        assertThat(basket).isEqualTo(form.get("held"));
         assertThat(page.body()).contains("while you write");
         assertThat(holds(entry)).isEqualTo(1);
-        form.put("held", basket);
         assertThat(held(host.post("/desk/book", form))).isEqualTo(basket);
         assertThat(holds(entry)).as("the same place is not held twice").isEqualTo(1);
         host.post("/desk/book/leave", Map.of("held", basket));
         assertThat(holds(entry)).isZero();
+    }
+
+    /** With who serves, for otherwise somebody else may be free. */
+    private Map<String, Object> withSomebody(Answer.Entry entry, String name) {
+        Map<String, Object> form = form(entry, name);
+        form.put("staff", entry.open().get(0).staff().get(0).value());
+        return form;
+    }
+
+    /** Whoever presses before the answer has come that holds the place has not read its basket. */
+    @Test
+    void whatIsBookedBeforeTheAnswerThatHoldsItIsReadIsBooked() {
+        Answer.Entry entry = opening("private-lesson", "60", 1, 46);
+        Map<String, Object> form = withSomebody(entry, "Ilja Rask");
+        host.post("/desk/book", form);
+        assertThat(holds(entry)).isEqualTo(1);
+        Order order = booked(form);
+        assertThat(order.contact().name()).isEqualTo("Ilja Rask");
+        assertThat(line(order).time()).isEqualTo(entry.time());
+        assertThat(holds(entry)).isZero();
+        booksAgree(order);
+    }
+
+    @Test
+    void theSameFormAgainIsTheSameBookingAndHoldsNothingMore() {
+        Answer.Entry entry = opening("private-lesson", "60", 1, 47);
+        Map<String, Object> form = withSomebody(entry, "Mattis Oehm");
+        Order order = booked(form);
+        int held = allHolds();
+        host.post("/desk/book", form);
+        assertThat(allHolds()).isEqualTo(held);
+        assertThat(booked(form).number()).isEqualTo(order.number());
+        assertThat(allHolds()).isEqualTo(held);
+        form.put("price", "500");
+        form.put("why", "with supper");
+        assertThat(refused(form)).contains("That time is gone. Please choose again.");
+        form.remove("price");
+        form.put("name", "Selma Oehm");
+        assertThat(refused(form)).contains("That time is gone. Please choose again.");
+        form.put("start", opening("private-lesson", "60", 1, 49).time().start());
+        form.put("day", today().plusDays(49));
+        form.remove("staff");
+        Order other = booked(form);
+        assertThat(other.number()).isNotEqualTo(order.number());
+        assertThat(other.contact().name()).isEqualTo("Selma Oehm");
+        booksAgree(other);
+    }
+
+    @Test
+    void noOtherTimeIsBookedThanWasChosen() {
+        Answer.Entry entry = opening("private-lesson", "60", 1, 50);
+        Map<String, Object> form = withSomebody(entry, "Runa Beck");
+        Order first = booked(withSomebody(entry, "Ole Beck"));
+        assertThat(refused(form)).contains("That time is gone. Please choose again.");
+        assertThat(orders.newest(1).get(0).number()).isEqualTo(first.number());
+    }
+
+    private int allHolds() {
+        return jdbc.sql("SELECT count(*) FROM bookings WHERE status = 'held'")
+                .query(Integer.class)
+                .single();
     }
 
     private int holds(Answer.Entry entry) {
