@@ -1,7 +1,7 @@
 import { isLeaving } from '../leaving.js';
 import { proofOf } from '../proof.js';
 import { bringIntoSight } from '../sight.js';
-import { sendWith } from './forms.js';
+import { anewWhenPutBack, sendWith } from './forms.js';
 import { pageFrom } from '../page.js';
 
 // The agenda: what is looked for is asked again as it is changed, an opening shows what it is before it is kept, and
@@ -151,6 +151,7 @@ export const agenda = () => ({
     form.append(take);
     form.setAttribute('aria-busy', 'true');
     this.$root.querySelector('[data-keeps]').setAttribute('aria-disabled', 'true');
+    anewWhenPutBack();
     const seal = form.elements.namedItem('seal');
     if (seal && seal.dataset.bits) sendWith(proofOf(seal.value, Number(seal.dataset.bits)), form);
     else form.submit();

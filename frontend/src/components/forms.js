@@ -1,5 +1,11 @@
 import { proofOf } from '../proof.js';
 
+// A page that is shown again as it was left, on its way, is asked for anew: what has become of it, only the house knows.
+export const anewWhenPutBack = () =>
+  window.addEventListener('pageshow', (event) => {
+    if (event.persisted) window.location.reload();
+  });
+
 // Sends a form once its proof is there.
 export async function sendWith(proof, form) {
   form.elements.namedItem('proof').value = await proof;
@@ -28,6 +34,7 @@ export const checkout = () => ({
     event.preventDefault();
     if (this.sent) return;
     this.sent = true;
+    anewWhenPutBack();
     sendWith(this.proof, event.target);
   },
 });
@@ -43,6 +50,7 @@ export const once = () => ({
       return;
     }
     this.sent = true;
+    anewWhenPutBack();
     const seal = event.target.elements.namedItem('seal');
     if (!seal || !seal.dataset.bits) return;
     event.preventDefault();

@@ -19,7 +19,33 @@ public final class Browsers {
             "--disable-component-update",
             "--disable-sync",
             "--no-first-run",
-            "--disable-quic");
+            "--disable-quic",
+            "--disable-features=" + String.join(",", off()));
+
+    /**
+     * What is turned off: of two such lists the browser takes the last, so that this one has what Playwright turns off, too; and
+     * what takes time and has nothing to do with pages: lists under an address bar that nobody sees, which are pages of their
+     * own in each window, and a renderer that is kept for the next site.
+     */
+    private static List<String> off() {
+        return List.of(
+                "AvoidUnnecessaryBeforeUnloadCheckSync",
+                "BlockOriginHeaderModificationOnRedirect",
+                "BoundaryEventDispatchTracksNodeRemoval",
+                "DestroyProfileOnBrowserClose",
+                "DialMediaRouteProvider",
+                "GlobalMediaControls",
+                "HttpsUpgrades",
+                "LensOverlay",
+                "MediaRouter",
+                "OptimizationHints",
+                "PaintHolding",
+                "ThirdPartyStoragePartitioning",
+                "Translate",
+                "WebUIOmniboxPopup",
+                "WebUIOmniboxAimPopup",
+                "SpareRendererForSitePerProcess");
+    }
 
     private static Playwright playwright;
     private static Browser browser;
@@ -35,6 +61,15 @@ public final class Browsers {
 
     /** One more of its own, started otherwise than usual. */
     static synchronized Browser launch(String... otherwise) {
+        return launch(new BrowserType.LaunchOptions(), otherwise);
+    }
+
+    /** One that shows a page that was left as it was when somebody goes back to it, as browsers do where nobody tests with them. */
+    static synchronized Browser launchKeepingPages() {
+        return launch(new BrowserType.LaunchOptions().setIgnoreDefaultArgs(List.of("--disable-back-forward-cache")));
+    }
+
+    private static Browser launch(BrowserType.LaunchOptions options, String... otherwise) {
         if (playwright == null) {
             playwright = Playwright.create(
                     new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -44,8 +79,7 @@ public final class Browsers {
         }
         return playwright
                 .chromium()
-                .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                .launch(options.setExecutablePath(Path.of("/usr/bin/chromium"))
                         .setArgs(Stream.concat(USUAL.stream(), Stream.of(otherwise))
                                 .toList()));
     }
