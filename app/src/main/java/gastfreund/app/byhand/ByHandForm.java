@@ -64,12 +64,14 @@ public record ByHandForm(
 
     /** Whether this is the form from which an order was made that still stands as it was written here. */
     boolean isOf(Order order, Formats f) {
-        OrderLine first = order.lines().get(0);
         String typed = said(price).strip();
         Optional<Money> own = f.amount(typed);
-        return first.status() == BookingStatus.CONFIRMED
-                && first.offer().value().equals(offer)
-                && chosenStart().equals(OptionalLong.of(first.time().start()))
+        Optional<OrderLine> first = order.lines().stream()
+                .findFirst()
+                .filter(l -> l.status() == BookingStatus.CONFIRMED
+                        && l.offer().value().equals(offer)
+                        && chosenStart().equals(OptionalLong.of(l.time().start())));
+        return first.isPresent()
                 && contact().equals(order.contact())
                 && (typed.isEmpty()
                         || order.lines().stream()
