@@ -62,10 +62,13 @@ public record ByHandForm(
         return Optional.of(said(held)).filter(h -> BASKET.matcher(h).matches());
     }
 
+    /** The price that was typed; empty where none was, or what was typed is none. */
+    Optional<Money> ownPrice(Formats f) {
+        return f.amount(said(price).strip());
+    }
+
     /** Whether this is the form from which an order was made that still stands as it was written here. */
     boolean isOf(Order order, Formats f) {
-        String typed = said(price).strip();
-        Optional<Money> own = f.amount(typed);
         Optional<OrderLine> first = order.lines().stream()
                 .findFirst()
                 .filter(l -> l.status() == BookingStatus.CONFIRMED
@@ -73,11 +76,10 @@ public record ByHandForm(
                         && chosenStart().equals(OptionalLong.of(l.time().start())));
         return first.isPresent()
                 && contact().equals(order.contact())
-                && (typed.isEmpty()
-                        || order.lines().stream()
-                                .map(OrderLine::total)
-                                .map(Optional::of)
-                                .allMatch(own::equals));
+                && ownPrice(f)
+                        .map(own ->
+                                order.lines().stream().allMatch(l -> l.total().equals(own)))
+                        .orElse(said(price).isBlank());
     }
 
     boolean inSpite() {

@@ -183,7 +183,7 @@ class ByHandPages {
             return new Done(null, page(state.wrong(wrong), host, f));
         }
         ByHandForm form = state.form();
-        Optional<Money> own = f.amount(ByHandForm.said(form.price()));
+        Optional<Money> own = form.ownPrice(f);
         Contact contact = form.contact();
         Optional<Order> order = byHand.book(new ByHand.Wish(
                 state.basket(),
@@ -221,9 +221,8 @@ class ByHandPages {
                 != chosen.time().start()) {
             wrong.put("start", f.text("byhand.gone"));
         }
-        String typed = ByHandForm.said(form.price()).strip();
-        if (!typed.isEmpty()) {
-            Optional<Money> price = f.amount(typed);
+        if (!ByHandForm.said(form.price()).isBlank()) {
+            Optional<Money> price = form.ownPrice(f);
             List<Money> computed = computed(state);
             if (price.isEmpty()) {
                 wrong.put("price", f.text("byhand.noAmount"));

@@ -12,6 +12,29 @@ import java.util.stream.Stream;
 /** Debian's Chromium, started once. */
 public final class Browsers {
 
+    /**
+     * What is turned off: of two such lists the browser takes the last, so that this one has what Playwright turns off, too; and
+     * what takes time and has nothing to do with pages: lists under an address bar that nobody sees, which are pages of their
+     * own in each window, and a renderer that is kept for the next site.
+     */
+    private static final List<String> OFF = List.of(
+            "AvoidUnnecessaryBeforeUnloadCheckSync",
+            "BlockOriginHeaderModificationOnRedirect",
+            "BoundaryEventDispatchTracksNodeRemoval",
+            "DestroyProfileOnBrowserClose",
+            "DialMediaRouteProvider",
+            "GlobalMediaControls",
+            "HttpsUpgrades",
+            "LensOverlay",
+            "MediaRouter",
+            "OptimizationHints",
+            "PaintHolding",
+            "ThirdPartyStoragePartitioning",
+            "Translate",
+            "WebUIOmniboxPopup",
+            "WebUIOmniboxAimPopup",
+            "SpareRendererForSitePerProcess");
+
     private static final List<String> USUAL = List.of(
             "--no-sandbox",
             "--disable-gpu",
@@ -20,32 +43,7 @@ public final class Browsers {
             "--disable-sync",
             "--no-first-run",
             "--disable-quic",
-            "--disable-features=" + String.join(",", off()));
-
-    /**
-     * What is turned off: of two such lists the browser takes the last, so that this one has what Playwright turns off, too; and
-     * what takes time and has nothing to do with pages: lists under an address bar that nobody sees, which are pages of their
-     * own in each window, and a renderer that is kept for the next site.
-     */
-    private static List<String> off() {
-        return List.of(
-                "AvoidUnnecessaryBeforeUnloadCheckSync",
-                "BlockOriginHeaderModificationOnRedirect",
-                "BoundaryEventDispatchTracksNodeRemoval",
-                "DestroyProfileOnBrowserClose",
-                "DialMediaRouteProvider",
-                "GlobalMediaControls",
-                "HttpsUpgrades",
-                "LensOverlay",
-                "MediaRouter",
-                "OptimizationHints",
-                "PaintHolding",
-                "ThirdPartyStoragePartitioning",
-                "Translate",
-                "WebUIOmniboxPopup",
-                "WebUIOmniboxAimPopup",
-                "SpareRendererForSitePerProcess");
-    }
+            "--disable-features=" + String.join(",", OFF));
 
     private static Playwright playwright;
     private static Browser browser;
