@@ -1,6 +1,7 @@
 package gastfreund.app;
 
 import gastfreund.app.backups.BackupCommands;
+import gastfreund.app.setup.PreparedStart;
 import java.time.Clock;
 import java.util.List;
 import java.util.stream.Stream;
@@ -27,7 +28,11 @@ public class GastfreundApplication {
         if (Stream.of(System.getenv(PORT), System.getProperty(PORT)).anyMatch(p -> p != null && !p.isBlank())) {
             putTogetherAnew();
         }
-        SpringApplication.run(GastfreundApplication.class, args);
+        SpringApplication application = new SpringApplication(GastfreundApplication.class);
+        if (AotDetector.useGeneratedArtifacts()) {
+            application.setApplicationContextFactory(type -> new PreparedStart());
+        }
+        application.run(args);
     }
 
     /** What a build has prepared is the usual: all that is done by itself, and no port for programs that watch. */
