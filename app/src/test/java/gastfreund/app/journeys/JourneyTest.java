@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
 import gastfreund.app.AllRounds;
 import gastfreund.core.openings.Answer;
 import java.nio.file.Files;
@@ -148,6 +149,16 @@ class JourneyTest extends Journey {
         button("Book and pay").click();
         payWith("Works");
         assertThat(heading("See you soon, Selma Quast")).isVisible();
+    }
+
+    @Test
+    void onATelephoneWhatIsKeptHasALineOfItsOwnAboveThePage() {
+        open(true, 520);
+        keepSomething("A private lesson", 1);
+        BoundingBox name = page.locator(".head .name").boundingBox();
+        assertThat(page.locator(".head .kept").boundingBox().y)
+                .as("there would be room for both in one line, until the time that is left is a longer word")
+                .isGreaterThanOrEqualTo(name.y + name.height);
     }
 
     @Test
