@@ -467,7 +467,16 @@ public final class DayRun {
         if (kind.ofGuests) {
             all.stream()
                     .filter(one -> isUndisturbed(one) && one.nanos() > PATIENCE)
-                    .forEach(one -> (isAfterAStart(one) ? goneAfterStarts : gone).incrementAndGet());
+                    .forEach(one -> {
+                        (isAfterAStart(one) ? goneAfterStarts : gone).incrementAndGet();
+                        System.out.printf(
+                                Locale.ROOT,
+                                "  %d ms for %s, %d s after the beginning, %d s after the kill%n",
+                                one.nanos() / 1_000_000,
+                                kind.name().toLowerCase(Locale.ROOT),
+                                (one.begun() - started) / SECOND,
+                                (one.begun() - killed) / SECOND);
+                    });
         }
         System.out.printf(
                 Locale.ROOT,
