@@ -6,10 +6,11 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.URI;
+import java.net.URISyntaxException;
 import java.util.Optional;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Where the house's own address is set, answers to no other name. */
+/** Answers to no name of which no address can be made and, where the house's own address is set, to no other name. */
 public final class OwnHost extends OncePerRequestFilter {
 
     private final Optional<URI> own;
@@ -22,10 +23,19 @@ public final class OwnHost extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         boolean health = request.getServletPath().equals("/up");
-        if (health || own.isEmpty() || isOwn(request, own.get())) {
+        if (health || (own.isPresent() ? isOwn(request, own.get()) : isOne(request.getServerName()))) {
             chain.doFilter(request, response);
         } else {
             response.sendError(HttpServletResponse.SC_BAD_REQUEST);
+        }
+    }
+
+    /** Whether a name is one of a host, as addresses have them. */
+    private static boolean isOne(String name) {
+        try {
+            return new URI("http://" + name).getHost() != null;
+        } catch (URISyntaxException e) {
+            return false;
         }
     }
 

@@ -218,7 +218,7 @@ final class FuzzRun implements AutoCloseable {
             body += (body.isEmpty() ? "" : "&") + "_csrf=" + token;
         }
         String host = chance(30)
-                ? one(List.of("localhost:99999", "x_y", "[::1]:80", "a b", "", "localhost:"))
+                ? one(List.of("localhost:99999", "x_y", "[::1]:80", "a b", "", "localhost:", "1.2.3.4.5"))
                 : "localhost:" + port;
         String head = method + " " + path
                 + (query.isEmpty()

@@ -87,6 +87,18 @@ class SizesTest extends DemoHouseTest {
                 .contains("too much at once");
     }
 
+    /** Of which no address could be made for a passkey, a picture or the way back from a gateway. */
+    @Test
+    void aNameOfNoHostIsRefused() throws IOException {
+        String asked = "POST /account/passkey/ask HTTP/1.1\r\nHost: %s\r\nContent-Length: 0\r\n\r\n";
+        for (String name : List.of("", "1.2.3.4.5", "0x7f.1")) {
+            assertThat(sent(asked.formatted(name), new byte[0], 0)).as(name).contains(" 400");
+        }
+        for (String name : List.of("localhost", "[::1]", "127.0.0.1", "clay.example")) {
+            assertThat(sent(asked.formatted(name), new byte[0], 0)).as(name).contains(" 200");
+        }
+    }
+
     /** Each field of each form that a guest meets, filled with what is awkward, one after the other. */
     @Test
     void noFieldMindsSixtyThousandAwkwardCharacters() {
