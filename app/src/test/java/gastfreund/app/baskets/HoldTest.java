@@ -12,6 +12,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -98,6 +100,17 @@ class HoldTest extends DemoHouseTest {
                 .contains((String) form.get("seal"));
         clock.moveAhead(Duration.ofSeconds(16));
         assertThat(path(post(keep, form, FROM, from))).startsWith("/basket/");
+    }
+
+    /** The time of day stands where scripts count down. */
+    @Test
+    void withoutScriptsItIsSaidUntilWhenAPlaceIsKept() {
+        String basket = keep(
+                "wheel-hire", "60", 1, opening("wheel-hire", "60", 1, 25).time().start());
+        Document page = Jsoup.parse(get(basket).body());
+        assertThat(page.select("header .kept").text()).matches("Basket · 1 place kept until \\d?\\d:\\d\\d");
+        assertThat(page.select("main .held").text()).matches("kept until \\d?\\d:\\d\\d");
+        assertThat(page.select(".held [data-words]").attr("data-words")).isEqualTo("for {0}");
     }
 
     private HttpRequest.Builder request(String path, String from) {

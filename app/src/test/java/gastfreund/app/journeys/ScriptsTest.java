@@ -63,8 +63,10 @@ class ScriptsTest {
         long until = 1_800_000_090;
         page.clock().setFixedTime(1_800_000_000_000L);
         show("<meta name=clock content=1800000000><b data-x-data=countdown data-x-text=left data-until=" + until
-                + ">?</b>");
+                + ">?</b><i data-x-data=countdown data-x-text=left data-words='for {0}' data-until=" + until
+                + ">?</i>");
         assertThat(page.locator("b")).hasText("1:30");
+        assertThat(page.locator("i")).hasText("for 1:30");
         page.clock().setFixedTime(1_800_000_083_000L);
         page.clock().runFor(1000);
         assertThat(page.locator("b")).hasText("0:07");
