@@ -3,12 +3,15 @@ package gastfreund.app.letters;
 import gastfreund.app.catalogue.CatalogueService;
 import gastfreund.app.catalogue.Speech;
 import gastfreund.app.languages.Formats;
+import gastfreund.app.messages.Letter;
 import gastfreund.app.messages.Written;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrderLine;
 import gastfreund.app.wording.Occasion;
 import gastfreund.app.wording.Wording;
+import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Letters as they would go out about a booking, before anybody has kept their words. */
@@ -25,6 +28,15 @@ public class Rehearsal {
         this.speech = speech;
         this.letters = letters;
         this.texts = texts;
+    }
+
+    /** What goes out when a booking stands, as it would be written now: to its guest, and to whoever is in charge. */
+    public List<Written> placed(Order order, OrderLine line) {
+        String facts = letters.facts(order, line).json();
+        return Stream.of("confirmation", "host")
+                .map(kind ->
+                        texts.write(new Letter(order.id(), kind, order.contact().email(), order.locale(), facts)))
+                .toList();
     }
 
     /** A letter about a booking, in some words. */

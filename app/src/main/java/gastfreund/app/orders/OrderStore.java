@@ -254,7 +254,6 @@ public class OrderStore {
         return all("SELECT * FROM orders ORDER BY number DESC LIMIT :most", "", most);
     }
 
-    /** The newest orders of those who came from somewhere, the last one first. */
     /** From where its guest came, where no basket says it. */
     public void setSource(long order, String source) {
         jdbc.sql("UPDATE orders SET source = ? WHERE id = ?")
@@ -262,6 +261,7 @@ public class OrderStore {
                 .update();
     }
 
+    /** The newest orders of those who came from somewhere, the last one first. */
     public List<Order> newestFrom(String source, int most) {
         return all(
                 "SELECT * FROM orders WHERE source = :source AND source <> '' ORDER BY placed_at DESC LIMIT :most",

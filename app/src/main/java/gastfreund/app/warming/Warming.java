@@ -33,13 +33,12 @@ import org.springframework.context.event.EventListener;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.client.RestClient;
-import org.springframework.web.client.RestClientException;
 import tools.jackson.databind.JsonNode;
 
 /**
  * After a start the house looks at its own pages as a guest would: at the first one, at those to which it leads, at some to which
- * those lead, and at the door of the desk; some rounds of it, one page at a time. What guests' pages need is then loaded, read and
- * compiled before many of them come. Nobody is counted for it ({@link OwnLook}).
+ * those lead, and at the door of the desk; some rounds of it, one page at a time, and once it does what an order brings along. What
+ * guests' pages need is then loaded, read and compiled before many of them come. Nobody is counted for it ({@link OwnLook}).
  */
 @Component
 public class Warming {
@@ -53,16 +52,19 @@ public class Warming {
 
     private final WarmingSettings settings;
     private final Address address;
+    private final FirstOrder first;
     private final ConfigurableApplicationContext context;
     private final @Nullable InetAddress listens;
 
     Warming(
             WarmingSettings settings,
             Address address,
+            FirstOrder first,
             ConfigurableApplicationContext context,
             ServerProperties server) {
         this.settings = settings;
         this.address = address;
+        this.first = first;
         this.context = context;
         this.listens = server.getAddress();
     }
@@ -81,16 +83,19 @@ public class Warming {
         try (Looks looks = new Looks(target(), host())) {
             List<String> pages = pages(looks);
             askAsOthersAreAsked();
+            first.askGateways();
+            first.rehearse().ifPresent(page -> pages.add(address.path() + page));
             for (int round = 1; round < settings.rounds(); round++) {
                 for (String page : pages) {
                     looks.at(page);
                 }
+                first.rehearse();
             }
             LOG.info(
                     "{} pages are warm after {} ms",
                     pages.size(),
                     Duration.ofNanos(System.nanoTime() - begun).toMillis());
-        } catch (IOException | RestClientException e) {
+        } catch (IOException | RuntimeException e) {
             // It is being stopped, or has too much to do: then guests' own looks make it warm.
             LOG.info("the pages were not made warm: {}", e.toString());
         } finally {
