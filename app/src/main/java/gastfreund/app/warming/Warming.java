@@ -33,6 +33,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.client.RestClient;
+import org.springframework.web.client.RestClientException;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -95,9 +96,13 @@ public class Warming {
                     "{} pages are warm after {} ms",
                     pages.size(),
                     Duration.ofNanos(System.nanoTime() - begun).toMillis());
-        } catch (IOException | RuntimeException e) {
+        } catch (IOException | RestClientException e) {
             // It is being stopped, or has too much to do: then guests' own looks make it warm.
             LOG.info("the pages were not made warm: {}", e.toString());
+        } catch (RuntimeException e) {
+            if (context.isActive()) {
+                LOG.error("the pages were not made warm", e);
+            }
         } finally {
             if (settings.ends()) {
                 System.exit(SpringApplication.exit(context));
