@@ -136,6 +136,7 @@ class EmbedTest extends DemoHouseTest {
 
     /** Chooses a time in the frame, and goes on until the window is led to the gateway. */
     private void bookInside(FrameLocator frame, String name) {
+        panelComes();
         goesOn(() -> frame.locator(".slot").first().click());
         goesOn(() -> frame.getByRole(AriaRole.LINK, new FrameLocator.GetByRoleOptions().setName("To checkout"))
                 .click());
