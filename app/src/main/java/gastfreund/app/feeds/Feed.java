@@ -22,6 +22,11 @@ public record Feed(Kind kind, String subject) {
         }
     }
 
+    /** All that is booked. */
+    public static Feed house() {
+        return new Feed(Kind.HOUSE, "");
+    }
+
     /** All that is booked under a mail address. */
     public static Feed guest(String email) {
         return new Feed(Kind.GUEST, email.strip().toLowerCase(Locale.ROOT));

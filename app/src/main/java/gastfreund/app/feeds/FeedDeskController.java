@@ -47,7 +47,7 @@ class FeedDeskController {
         Formats f = Formats.of(model);
         Catalogue catalogue = catalogues.catalogue();
         List<Row> rows = new ArrayList<>();
-        rows.add(row(new Feed(Feed.Kind.HOUSE, ""), catalogue.house().name()));
+        rows.add(row(Feed.house(), catalogue.house().name()));
         catalogue.house().staff().forEach(s -> rows.add(row(new Feed(Feed.Kind.PERSON, s.id().value()), s.name())));
         catalogue.house().resources().forEach(r -> rows.add(row(new Feed(Feed.Kind.THING, r.id().value()), r.name())));
         List<Note> notes = "made".equals(said) ? List.of(Note.done(f.text("feeds.made"))) : List.of();

@@ -97,7 +97,7 @@ public class Feeds {
 
     /** All that is booked, as its feed would say it now to whoever had its address. */
     public String ofHouse() {
-        return file(new Feed(Feed.Kind.HOUSE, ""), Reminder.NONE);
+        return file(Feed.house(), Reminder.NONE);
     }
 
     private String file(Feed feed, Reminder reminder) {

@@ -1,12 +1,12 @@
 package gastfreund.app.strangers;
 
+import gastfreund.app.typed.WebAddress;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.URI;
-import java.net.URISyntaxException;
 import java.util.Optional;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -23,19 +23,13 @@ public final class OwnHost extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         boolean health = request.getServletPath().equals("/up");
-        if (health || (own.isPresent() ? isOwn(request, own.get()) : isOne(request.getServerName()))) {
+        if (health
+                || (own.isPresent()
+                        ? isOwn(request, own.get())
+                        : WebAddress.isOne("http://" + request.getServerName()))) {
             chain.doFilter(request, response);
         } else {
             response.sendError(HttpServletResponse.SC_BAD_REQUEST);
-        }
-    }
-
-    /** Whether a name is one of a host, as addresses have them. */
-    private static boolean isOne(String name) {
-        try {
-            return new URI("http://" + name).getHost() != null;
-        } catch (URISyntaxException e) {
-            return false;
         }
     }
 

@@ -38,8 +38,9 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * After a start the house looks at its own pages as a guest would: at the first one, at those to which it leads, at some to which
- * those lead, and at the door of the desk; some rounds of it, one page at a time, and once it does what an order brings along. What
- * guests' pages need is then loaded, read and compiled before many of them come. Nobody is counted for it ({@link OwnLook}).
+ * those lead, and at the door of the desk; some rounds of it, one page at a time, each with what an order brings along
+ * ({@link FirstOrder}). What guests need is then loaded, read and compiled before many of them come. Nobody is counted for it
+ * ({@link OwnLook}).
  */
 @Component
 public class Warming {

@@ -2,23 +2,20 @@ package gastfreund.app.warming;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gastfreund.app.HostBrowser;
+import gastfreund.app.feeds.Feed;
 import gastfreund.app.feeds.Feeds;
 import gastfreund.app.letters.Rehearsal;
 import gastfreund.app.messages.Written;
 import gastfreund.app.orders.Order;
 import gastfreund.app.orders.OrdersTest;
+import java.net.URI;
 import java.util.List;
-import java.util.Map;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** What is rehearsed after a start is what a first order needs, and leaves nothing behind. */
 class FirstOrderTest extends OrdersTest {
-
-    private static final Pattern FEED = Pattern.compile("/calendars/[A-Za-z0-9_-]{22}\\.ics");
 
     private static final Pattern STAMP = Pattern.compile("DTSTAMP:\\d{8}T\\d{6}Z");
 
@@ -51,14 +48,7 @@ class FirstOrderTest extends OrdersTest {
     @Test
     void theCalendarIsTheHouses() {
         paid("private-lesson", "60", 50, "WORKS");
-        HostBrowser host = new HostBrowser(address(""), somebody());
-        host.signIn("okka@quillmere.example", "clay and water");
-        host.get("/desk/calendars");
-        host.post("/desk/calendars", Map.of("kind", "house", "subject", ""));
-        Matcher address = FEED.matcher(host.get("/desk/calendars").body());
-        assertThat(address.find()).isTrue();
-        assertThat(feeds.ofHouse())
-                .contains("BEGIN:VEVENT")
-                .isEqualTo(get(address.group()).body());
+        String feed = URI.create(feeds.address(Feed.house())).getPath();
+        assertThat(feeds.ofHouse()).contains("BEGIN:VEVENT").isEqualTo(get(feed).body());
     }
 }
